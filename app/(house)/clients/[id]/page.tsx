@@ -1,0 +1,63 @@
+import Link from 'next/link';
+import { notFound } from 'next/navigation';
+import { routeId } from '@/app/route-id';
+import { openWorkshop } from '@/db/workshop';
+import { RowLink, Table } from '@/ui/list-page';
+import { RemoveButton } from '@/ui/remove-button';
+import { RemovedNotice } from '@/ui/removed-notice';
+import { changeClient, removeClient, restoreClient } from '../actions';
+import { clientEntryOf } from '../client-entry';
+import { ClientForm } from '../client-form';
+
+export default async function ClientPage({ params }: PageProps<'/clients/[id]'>) {
+  const id = routeId((await params).id);
+  const { clients, rackets } = await openWorkshop();
+  const client = await clients.get(id);
+  if (!client) notFound();
+  return (
+    <main className="grid gap-10 px-6 py-6 lg:grid-cols-2">
+      <div>
+        {client.removedAt && <RemovedNotice what="client" restore={restoreClient.bind(null, id)} />}
+        <h1 className="figure mb-4 text-4xl break-words">{client.name}</h1>
+        <ClientForm
+          key={client.version}
+          name={`client ${id} ${client.version}`}
+          initial={clientEntryOf(client)}
+          save={changeClient.bind(null, id, client.version)}
+          action="Save the client"
+        />
+        {!client.removedAt && (
+          <p className="mt-8">
+            <RemoveButton
+              what="client"
+              remove={removeClient.bind(null, id)}
+              restore={restoreClient.bind(null, id)}
+              listHref="/clients"
+            />
+          </p>
+        )}
+      </div>
+      <section>
+        <div className="flex items-baseline justify-between">
+          <h2 className="figure mb-2 text-2xl">Rackets</h2>
+          <Link href={`/take-in?client=${id}`} className="underline">
+            Take one in
+          </Link>
+        </div>
+        <Table
+          head={['Racket', 'Mark']}
+          empty="No racket yet."
+          rows={(await rackets.ofClient(id)).map((racket) => ({
+            key: racket.id,
+            cells: [
+              <RowLink key="link" href={`/rackets/${racket.id}`}>
+                {racket.frameName}
+              </RowLink>,
+              racket.mark || '–',
+            ],
+          }))}
+        />
+      </section>
+    </main>
+  );
+}

@@ -1,0 +1,52 @@
+'use client';
+
+import { Controller } from 'react-hook-form';
+import { Choice } from '@/ui/form/choice';
+import { NoteField, TextField } from '@/ui/form/field';
+import { FormFoot } from '@/ui/form/form-foot';
+import type { FormAnswer } from '@/ui/form/result';
+import { useKeptForm } from '@/ui/form/use-kept-form';
+import { clientEntrySchema, type ClientEntry } from './client-entry';
+
+interface ClientFormProps {
+  readonly name: string;
+  readonly initial: ClientEntry;
+  readonly save: (entry: ClientEntry) => Promise<FormAnswer>;
+  readonly action: string;
+}
+
+const UNITS = [
+  { value: 'house', text: 'as the workshop' },
+  { value: 'kg', text: 'kg' },
+  { value: 'lb', text: 'lb' },
+] as const;
+
+export function ClientForm({ name, initial, save, action }: ClientFormProps) {
+  const form = useKeptForm<ClientEntry>({ name, schema: clientEntrySchema, initial, save });
+  const problem = (field: keyof ClientEntry) => form.formState.errors[field]?.message;
+  return (
+    <form onSubmit={form.send} className="grid max-w-xl gap-4">
+      <TextField label="Name" problem={problem('name')} {...form.register('name')} />
+      <TextField
+        label="How to reach them"
+        hint="Telephone or mail, as they gave it."
+        problem={problem('contact')}
+        {...form.register('contact')}
+      />
+      <Controller
+        control={form.control}
+        name="unit"
+        render={({ field }) => (
+          <Choice
+            label="Tension on their papers"
+            options={UNITS}
+            value={field.value}
+            onChange={field.onChange}
+          />
+        )}
+      />
+      <NoteField label="Notes" problem={problem('notes')} {...form.register('notes')} />
+      <FormFoot form={form} action={action} />
+    </form>
+  );
+}

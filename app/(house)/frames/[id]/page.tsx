@@ -1,0 +1,40 @@
+import { notFound } from 'next/navigation';
+import { routeId } from '@/app/route-id';
+import { openWorkshop } from '@/db/workshop';
+import { RemoveButton } from '@/ui/remove-button';
+import { RemovedNotice } from '@/ui/removed-notice';
+import { changeFrame, removeFrame, restoreFrame } from '../actions';
+import { frameEntryOf } from '../frame-entry';
+import { FrameForm } from '../frame-form';
+
+export default async function FramePage({ params }: PageProps<'/frames/[id]'>) {
+  const id = routeId((await params).id);
+  const { workshop, frames } = await openWorkshop();
+  const frame = await frames.get(id);
+  if (!frame) notFound();
+  return (
+    <main className="px-6 py-6">
+      {frame.removedAt && <RemovedNotice what="frame" restore={restoreFrame.bind(null, id)} />}
+      <h1 className="figure mb-4 text-4xl break-words">{frame.name}</h1>
+      <FrameForm
+        key={frame.version}
+        name={`frame ${id} ${frame.version}`}
+        initial={frameEntryOf(frame.name, frame.spec)}
+        save={changeFrame.bind(null, id, frame.version, undefined)}
+        action="Save the frame"
+        houseUnit={workshop.tensionUnit}
+        lengthSystem={workshop.lengthSystem}
+      />
+      {!frame.removedAt && (
+        <p className="mt-8">
+          <RemoveButton
+            what="frame"
+            remove={removeFrame.bind(null, id)}
+            restore={restoreFrame.bind(null, id)}
+            listHref="/frames"
+          />
+        </p>
+      )}
+    </main>
+  );
+}

@@ -1,0 +1,25 @@
+import { randomUUID } from 'node:crypto';
+import type { Metadata } from 'next';
+import { openWorkshop } from '@/db/workshop';
+import { addFrame } from '../actions';
+import { emptyFrameEntry } from '../frame-entry';
+import { FrameForm } from '../frame-form';
+
+export const metadata: Metadata = { title: 'A new frame' };
+
+export default async function NewFramePage() {
+  const { workshop } = await openWorkshop();
+  return (
+    <main className="px-6 py-6">
+      <h1 className="figure mb-4 text-4xl">A new frame</h1>
+      <FrameForm
+        name="frame new"
+        initial={emptyFrameEntry('tennis')}
+        save={addFrame.bind(null, randomUUID())}
+        action="Keep this frame"
+        houseUnit={workshop.tensionUnit}
+        lengthSystem={workshop.lengthSystem}
+      />
+    </main>
+  );
+}

@@ -1,0 +1,49 @@
+import type { Metadata } from 'next';
+import { SPORTS } from '@/core/sport';
+import { formatHeadDimension } from '@/core/units';
+import { openWorkshop } from '@/db/workshop';
+import { ListPage, RowLink, Table } from '@/ui/list-page';
+import { searchText } from '@/app/search-text';
+
+export const metadata: Metadata = { title: 'Frames' };
+
+export default async function FramesPage({ searchParams }: PageProps<'/frames'>) {
+  const find = searchText(await searchParams);
+  const { workshop, frames } = await openWorkshop();
+  const size = (mm: number) => formatHeadDimension(mm, workshop.lengthSystem);
+  const rows = (await frames.find(find)).toSorted(
+    (a, b) => SPORTS.indexOf(a.sport) - SPORTS.indexOf(b.sport),
+  );
+  return (
+    <ListPage
+      title="Frames"
+      search={find}
+      searchLabel="Find by name"
+      add={{ href: '/frames/new', text: 'Enter a frame' }}
+    >
+      <Table
+        head={['Frame', 'Sport', 'Pattern', 'Inside of the head', 'Bridge holes', 'Printed range']}
+        empty={
+          find
+            ? `No frame has “${find}” in its name.`
+            : 'No frames yet. Enter the first one from the racket in your hand.'
+        }
+        rows={rows.map(({ id, name, sport, spec }) => ({
+          key: id,
+          cells: [
+            <RowLink key="link" href={`/frames/${id}`}>
+              {name}
+            </RowLink>,
+            sport,
+            <span key="pattern" className="figure text-lg">
+              {spec.pattern.mains} × {spec.pattern.crosses}
+            </span>,
+            `${size(spec.head.lengthMm)} × ${size(spec.head.widthMm)}`,
+            spec.bridgeHoles,
+            spec.tension ? `${spec.tension.min} to ${spec.tension.max} ${spec.tension.unit}` : '–',
+          ],
+        }))}
+      />
+    </ListPage>
+  );
+}

@@ -1,0 +1,104 @@
+import Link from 'next/link';
+import { notFound } from 'next/navigation';
+import { routeNumber } from '@/app/route-id';
+import { studyFrame } from '@/core/bed';
+import { formatGauge } from '@/core/gauge';
+import { formatMoney } from '@/core/money';
+import { crossFinish } from '@/core/pattern';
+import { twoPiecePath } from '@/core/path';
+import { formatDay, wallTime } from '@/core/promise';
+import { jobRecordSchema } from '@/core/record';
+import { formatStringLength, formatTicket, formatTicketConverted } from '@/core/units';
+import { crossWay, knotCount, mainsWay, skipWords } from '@/core/wording';
+import { openWorkshop } from '@/db/workshop';
+import { BedDrawing } from '@/ui/bed/bed-drawing';
+import { Fact, Facts } from '@/ui/facts';
+
+/** A job as it was done. Everything here comes from its own record, none of it from the library. */
+export default async function JobPage({ params }: PageProps<'/jobs/[number]'>) {
+  const { workshop, tickets } = await openWorkshop();
+  const ticket = await tickets.get(routeNumber((await params).number));
+  if (!ticket?.closedAt) notFound();
+  const record = jobRecordSchema.parse(ticket.record);
+  const { setup, plan, frame } = record;
+  const { bed } = studyFrame(frame);
+  const length = (mm: number) => formatStringLength(mm, workshop.lengthSystem);
+  const money = (minor: number | null) => formatMoney(minor ?? 0, workshop.currency);
+  const strung = ({ name, gaugeMm, suppliedByClient }: typeof setup.mains) =>
+    `${name} ${formatGauge(gaugeMm)}${suppliedByClient ? ', brought by the client' : ''}`;
+  return (
+    <main className="px-6 py-6">
+      <header className="border-edge mb-5 flex flex-wrap items-baseline gap-x-6 border-b pb-3">
+        <h1 className="figure text-4xl">
+          <span className="text-soft">Job</span> {ticket.number}
+        </h1>
+        <p className="grow break-words">
+          <span className="font-semibold">{record.client}</span> ·{' '}
+          <Link href={`/rackets/${ticket.racketId}`} className="underline">
+            {record.racket.frameName}
+            {record.racket.mark && `, ${record.racket.mark}`}
+          </Link>{' '}
+          · handed over {formatDay(wallTime(ticket.closedAt, workshop.timeZone))}
+        </p>
+        <Link
+          href={`/take-in?again=${ticket.number}`}
+          className="bg-ink text-paper px-5 py-2 font-medium"
+        >
+          The same again
+        </Link>
+      </header>
+      <div className="grid gap-8 lg:grid-cols-[1fr_1.1fr]">
+        {bed && (
+          <BedDrawing
+            bed={bed}
+            path={twoPiecePath(bed, plan.crossStart)}
+            lengthSystem={workshop.lengthSystem}
+            className="h-[36rem]"
+          />
+        )}
+        <Facts className="content-start">
+          <Fact name="Tension" figure note={formatTicketConverted(setup)}>
+            {formatTicket(setup)}
+          </Fact>
+          <Fact
+            name="Paid"
+            figure
+            note={`labour ${money(ticket.labourMinor)}, string ${money(ticket.stringMinor)}`}
+          >
+            {money((ticket.labourMinor ?? 0) + (ticket.stringMinor ?? 0))}
+          </Fact>
+          <Fact name="Mains" note={mainsWay(plan)}>
+            {strung(setup.mains)}
+          </Fact>
+          <Fact
+            name="Crosses"
+            note={crossWay(
+              plan.crossStart,
+              crossFinish(plan.crossStart, frame.pattern.crosses),
+              frame.pattern.crosses,
+            )}
+          >
+            {strung(setup.crosses)}
+          </Fact>
+          <Fact name="Cut for the mains">{length(plan.mains.cutMm)}</Fact>
+          <Fact name="Cut for the crosses">{length(plan.crosses.cutMm)}</Fact>
+          <Fact name="Skips" note={`throat ${skipWords(plan.skips.throat, 'throat')}`}>
+            head {skipWords(plan.skips.head, 'head')}
+          </Fact>
+          <Fact
+            name="Knots"
+            note={plan.knots.map(({ ties, hole, side }) => `${ties}: ${hole} ${side}`).join(' · ')}
+          >
+            {knotCount(plan.knots)}
+          </Fact>
+          <Fact name="Pattern">
+            {frame.pattern.mains} × {frame.pattern.crosses}, two pieces, cut from {plan.cutFrom}
+          </Fact>
+          <Fact name="They asked for">{ticket.wish || '–'}</Fact>
+          <Fact name="Condition">{ticket.condition || '–'}</Fact>
+          <Fact name="Remarks">{record.remarks || '–'}</Fact>
+        </Facts>
+      </div>
+    </main>
+  );
+}

@@ -1,0 +1,51 @@
+import type { Metadata } from 'next';
+import { searchText } from '@/app/search-text';
+import { formatMoney } from '@/core/money';
+import { formatDay, wallTime } from '@/core/promise';
+import { formatTicket } from '@/core/units';
+import { openWorkshop } from '@/db/workshop';
+import { ListPage, RowLink, Table } from '@/ui/list-page';
+
+export const metadata: Metadata = { title: 'Jobs' };
+
+export default async function JobsPage({ searchParams }: PageProps<'/jobs'>) {
+  const find = searchText(await searchParams);
+  const { workshop, tickets } = await openWorkshop();
+  const jobs = await tickets.closed(find);
+  return (
+    <ListPage
+      title="Jobs on record"
+      search={find}
+      searchLabel="Find by number, client, frame or mark"
+    >
+      <Table
+        head={['Job', 'Handed over', 'Client', 'Racket', 'Tension', 'Mains', 'Crosses', 'Paid']}
+        empty={find ? `No job goes by “${find}”.` : 'No job has been handed over yet.'}
+        rows={jobs.flatMap(
+          ({ number, closedAt, clientName, mark, record, labourMinor, stringMinor }) =>
+            record && closedAt
+              ? [
+                  {
+                    key: String(number),
+                    cells: [
+                      <RowLink key="link" href={`/jobs/${number}`}>
+                        {number}
+                      </RowLink>,
+                      formatDay(wallTime(closedAt, workshop.timeZone)),
+                      clientName,
+                      `${record.racket.frameName}${mark ? `, ${mark}` : ''}`,
+                      <span key="tension" className="figure text-lg">
+                        {formatTicket(record.setup)}
+                      </span>,
+                      `${record.setup.mains.name} ${record.setup.mains.gaugeMm.toFixed(2)}`,
+                      `${record.setup.crosses.name} ${record.setup.crosses.gaugeMm.toFixed(2)}`,
+                      formatMoney((labourMinor ?? 0) + (stringMinor ?? 0), workshop.currency),
+                    ],
+                  },
+                ]
+              : [],
+        )}
+      />
+    </ListPage>
+  );
+}

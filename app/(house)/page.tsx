@@ -1,0 +1,74 @@
+import Link from 'next/link';
+import { formatWall, wallTime } from '@/core/promise';
+import { formatTicket, type TicketTension } from '@/core/units';
+import type { ListedTicket } from '@/db/tickets';
+import { openWorkshop } from '@/db/workshop';
+import { RowLink, Table } from '@/ui/list-page';
+
+function tensionOf({ mainN, crossN, tensionUnit }: ListedTicket): TicketTension | undefined {
+  return mainN && crossN && tensionUnit ? { mainN, crossN, unit: tensionUnit } : undefined;
+}
+
+/** The station that an open ticket waits at, from what it already holds. */
+function waitingAt({ frameId, mainN, crossStart }: ListedTicket): string {
+  if (!frameId) return 'Frame';
+  if (!mainN) return 'Setup';
+  return crossStart ? 'Hand over' : 'Cut';
+}
+
+/** The open tickets in the order of their promises. */
+export default async function TodayPage() {
+  const { workshop, tickets } = await openWorkshop();
+  const now = wallTime(new Date(), workshop.timeZone);
+  const open = await tickets.open();
+  const late = open.filter(({ promised }) => promised < now).length;
+  const today = open.filter(
+    ({ promised }) => promised >= now && promised.slice(0, 10) === now.slice(0, 10),
+  ).length;
+  return (
+    <main className="px-6 py-6">
+      <div className="mb-6 flex flex-wrap items-end gap-x-8 gap-y-3">
+        <div className="grow">
+          <h1 className="figure text-4xl">Today</h1>
+          <p className="text-soft">
+            {open.length === 0
+              ? 'Nothing is open.'
+              : `${open.length} open, ${today} promised for today${late ? `, ${late} late` : ''}`}
+          </p>
+        </div>
+        <Link href="/take-in" className="bg-ink text-paper px-6 py-3 text-lg font-medium">
+          Take a racket in <kbd className="border-paper/50 ml-2 border px-1.5 text-sm">n</kbd>
+        </Link>
+      </div>
+      <Table
+        head={['Promised', 'Ticket', 'Client', 'Racket', 'They ask for', 'Tension', 'Waits at']}
+        empty="No racket is waiting. Take one in with the key n."
+        rows={open.map((ticket) => {
+          const tension = tensionOf(ticket);
+          const isLate = ticket.promised < now;
+          return {
+            key: String(ticket.number),
+            cells: [
+              <span key="promised" className={isLate ? 'text-warn font-semibold' : undefined}>
+                {isLate && 'late, '}
+                {formatWall(ticket.promised, now)}
+              </span>,
+              <RowLink key="link" href={`/tickets/${ticket.number}`}>
+                <span className="figure text-2xl">{ticket.number}</span>
+              </RowLink>,
+              ticket.clientName,
+              `${ticket.frameName}${ticket.mark ? `, ${ticket.mark}` : ''}`,
+              <span key="wish" className="line-clamp-2">
+                {ticket.wish}
+              </span>,
+              <span key="tension" className="figure text-lg">
+                {tension ? formatTicket(tension) : ''}
+              </span>,
+              waitingAt(ticket),
+            ],
+          };
+        })}
+      />
+    </main>
+  );
+}

@@ -1,0 +1,101 @@
+import Link from 'next/link';
+import { notFound } from 'next/navigation';
+import { routeId } from '@/app/route-id';
+import { formatDay, formatWall, wallTime } from '@/core/promise';
+import { formatTicket } from '@/core/units';
+import { openWorkshop } from '@/db/workshop';
+import { RowLink, Table } from '@/ui/list-page';
+import { RemoveButton } from '@/ui/remove-button';
+import { RemovedNotice } from '@/ui/removed-notice';
+import { changeRacket, removeRacket, restoreRacket } from '../actions';
+import { RacketForm } from '../racket-form';
+
+export default async function RacketPage({ params }: PageProps<'/rackets/[id]'>) {
+  const id = routeId((await params).id);
+  const { workshop, rackets, frames, tickets } = await openWorkshop();
+  const racket = await rackets.get(id);
+  if (!racket) notFound();
+  const history = await tickets.ofRacket(id);
+  const latest = history.find((ticket) => ticket.record);
+  const now = wallTime(new Date(), workshop.timeZone);
+  return (
+    <main className="grid gap-10 px-6 py-6 lg:grid-cols-[1fr_1.4fr]">
+      <div>
+        {racket.removedAt && <RemovedNotice what="racket" restore={restoreRacket.bind(null, id)} />}
+        <h1 className="figure text-4xl break-words">{racket.frameName}</h1>
+        <p className="mb-4">
+          <Link href={`/clients/${racket.clientId}`} className="underline">
+            {racket.clientName}
+          </Link>
+        </p>
+        <RacketForm
+          key={racket.version}
+          name={`racket ${id} ${racket.version}`}
+          initial={{ mark: racket.mark, frameId: racket.frameId ?? '', notes: racket.notes }}
+          frames={(await frames.find('')).map((frame) => ({
+            id: frame.id,
+            text: frame.name,
+            detail: frame.sport,
+          }))}
+          save={changeRacket.bind(null, id, racket.version)}
+        />
+        {!racket.removedAt && (
+          <p className="mt-8">
+            <RemoveButton
+              what="racket"
+              remove={removeRacket.bind(null, id)}
+              restore={restoreRacket.bind(null, id)}
+              listHref="/rackets"
+            />
+          </p>
+        )}
+      </div>
+      <section>
+        <div className="flex flex-wrap items-baseline gap-x-6">
+          <h2 className="figure mb-2 grow text-2xl">What was done on it</h2>
+          {latest && (
+            <Link
+              href={`/take-in?again=${latest.number}`}
+              className="bg-ink text-paper px-4 py-1.5 font-medium"
+            >
+              The same again
+            </Link>
+          )}
+          <Link href={`/take-in?racket=${id}`} className="underline">
+            Take it in
+          </Link>
+        </div>
+        <Table
+          head={['Ticket', 'Strung', 'Tension', 'Mains', 'Crosses', 'Remarks']}
+          empty="Nothing yet."
+          rows={history.map(({ number, record, closedAt, promised }) => ({
+            key: String(number),
+            cells: record
+              ? [
+                  <RowLink key="link" href={`/jobs/${number}`}>
+                    {number}
+                  </RowLink>,
+                  closedAt && formatDay(wallTime(closedAt, workshop.timeZone)),
+                  <span key="tension" className="figure text-lg">
+                    {formatTicket(record.setup)}
+                  </span>,
+                  `${record.setup.mains.name} ${record.setup.mains.gaugeMm.toFixed(2)}`,
+                  `${record.setup.crosses.name} ${record.setup.crosses.gaugeMm.toFixed(2)}`,
+                  record.remarks,
+                ]
+              : [
+                  <RowLink key="link" href={`/tickets/${number}/take-in`}>
+                    {number}
+                  </RowLink>,
+                  `open, promised ${formatWall(promised, now)}`,
+                  '',
+                  '',
+                  '',
+                  '',
+                ],
+          }))}
+        />
+      </section>
+    </main>
+  );
+}

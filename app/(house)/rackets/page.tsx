@@ -1,0 +1,32 @@
+import type { Metadata } from 'next';
+import { searchText } from '@/app/search-text';
+import { openWorkshop } from '@/db/workshop';
+import { ListPage, RowLink, Table } from '@/ui/list-page';
+
+export const metadata: Metadata = { title: 'Rackets' };
+
+export default async function RacketsPage({ searchParams }: PageProps<'/rackets'>) {
+  const find = searchText(await searchParams);
+  const { rackets } = await openWorkshop();
+  return (
+    <ListPage title="Rackets" search={find} searchLabel="Find by client, frame or mark">
+      <Table
+        head={['Client', 'Racket', 'Mark', 'Notes']}
+        empty={find ? `No racket goes by “${find}”.` : 'No rackets yet. They come in by ticket.'}
+        rows={(await rackets.find(find)).map((racket) => ({
+          key: racket.id,
+          cells: [
+            racket.clientName,
+            <RowLink key="link" href={`/rackets/${racket.id}`}>
+              {racket.frameName}
+            </RowLink>,
+            racket.mark || '–',
+            <span key="notes" className="line-clamp-1">
+              {racket.notes}
+            </span>,
+          ],
+        }))}
+      />
+    </ListPage>
+  );
+}

@@ -1,0 +1,46 @@
+'use client';
+
+import { Controller } from 'react-hook-form';
+import { NoteField, TextField } from '@/ui/form/field';
+import { FormFoot } from '@/ui/form/form-foot';
+import { ListPicker } from '@/ui/form/list-picker';
+import type { Pick } from '@/ui/form/picker';
+import type { FormAnswer } from '@/ui/form/result';
+import { useKeptForm } from '@/ui/form/use-kept-form';
+import { racketEntrySchema, type RacketEntry } from './racket-entry';
+
+interface RacketFormProps {
+  readonly name: string;
+  readonly initial: RacketEntry;
+  readonly frames: readonly Pick[];
+  readonly save: (entry: RacketEntry) => Promise<FormAnswer>;
+}
+
+export function RacketForm({ name, initial, frames, save }: RacketFormProps) {
+  const form = useKeptForm<RacketEntry>({ name, schema: racketEntrySchema, initial, save });
+  const problem = (field: keyof RacketEntry) => form.formState.errors[field]?.message;
+  return (
+    <form onSubmit={form.send} className="grid max-w-xl gap-4">
+      <Controller
+        control={form.control}
+        name="frameId"
+        render={({ field }) => (
+          <ListPicker
+            label="Frame"
+            options={frames}
+            value={field.value}
+            onChange={field.onChange}
+            hint="A few letters of its name; the library under Frames."
+          />
+        )}
+      />
+      <TextField
+        label="Serial or bench mark"
+        problem={problem('mark')}
+        {...form.register('mark')}
+      />
+      <NoteField label="Notes" problem={problem('notes')} {...form.register('notes')} />
+      <FormFoot form={form} action="Save the racket" />
+    </form>
+  );
+}

@@ -1,0 +1,39 @@
+import { notFound } from 'next/navigation';
+import { routeId } from '@/app/route-id';
+import { openWorkshop } from '@/db/workshop';
+import { RemoveButton } from '@/ui/remove-button';
+import { RemovedNotice } from '@/ui/removed-notice';
+import { changeString, removeString, restoreString } from '../actions';
+import { stringEntryOf } from '../string-entry';
+import { StringForm } from '../string-form';
+
+export default async function StringPage({ params }: PageProps<'/strings/[id]'>) {
+  const id = routeId((await params).id);
+  const { workshop, strings } = await openWorkshop();
+  const string = await strings.get(id);
+  if (!string) notFound();
+  return (
+    <main className="px-6 py-6">
+      {string.removedAt && <RemovedNotice what="string" restore={restoreString.bind(null, id)} />}
+      <h1 className="figure mb-4 text-4xl break-words">{string.name}</h1>
+      <StringForm
+        key={string.version}
+        name={`string ${id} ${string.version}`}
+        initial={stringEntryOf(string)}
+        save={changeString.bind(null, id, string.version)}
+        action="Save the string"
+        currency={workshop.currency}
+      />
+      {!string.removedAt && (
+        <p className="mt-8">
+          <RemoveButton
+            what="string"
+            remove={removeString.bind(null, id)}
+            restore={restoreString.bind(null, id)}
+            listHref="/strings"
+          />
+        </p>
+      )}
+    </main>
+  );
+}

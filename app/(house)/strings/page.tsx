@@ -1,0 +1,43 @@
+import type { Metadata } from 'next';
+import { searchText } from '@/app/search-text';
+import { formatMoney } from '@/core/money';
+import { formatStringLength } from '@/core/units';
+import { openWorkshop } from '@/db/workshop';
+import { ListPage, RowLink, Table } from '@/ui/list-page';
+
+export const metadata: Metadata = { title: 'Strings' };
+
+export default async function StringsPage({ searchParams }: PageProps<'/strings'>) {
+  const find = searchText(await searchParams);
+  const { workshop, strings } = await openWorkshop();
+  return (
+    <ListPage
+      title="Strings"
+      search={find}
+      searchLabel="Find by name"
+      add={{ href: '/strings/new', text: 'Add a string' }}
+    >
+      <Table
+        head={['String', 'Sport', 'Family', 'Thicknesses (mm)', 'Set', 'Price of a set']}
+        empty={
+          find ? `No string has “${find}” in its name.` : 'No strings yet. Add those on your shelf.'
+        }
+        rows={(await strings.find(find)).map((string) => ({
+          key: string.id,
+          cells: [
+            <RowLink key="link" href={`/strings/${string.id}`}>
+              {string.name}
+            </RowLink>,
+            string.sport,
+            string.family,
+            <span key="gauges" className="figure text-lg">
+              {string.gaugesMm.map((mm) => mm.toFixed(2)).join('  ')}
+            </span>,
+            formatStringLength(string.setMm, workshop.lengthSystem),
+            formatMoney(string.setPriceMinor, workshop.currency),
+          ],
+        }))}
+      />
+    </ListPage>
+  );
+}

@@ -1,0 +1,109 @@
+'use client';
+
+import { Controller, useWatch } from 'react-hook-form';
+import { FAMILIES } from '@/core/family';
+import { formatGauge, parseGauge } from '@/core/gauge';
+import { parseLength } from '@/core/notation';
+import { SPORTS, type Sport } from '@/core/sport';
+import { formatFeet, formatMetres } from '@/core/units';
+import { Choice } from '@/ui/form/choice';
+import { NoteField, TextField } from '@/ui/form/field';
+import { FormFoot } from '@/ui/form/form-foot';
+import type { FormAnswer } from '@/ui/form/result';
+import { useKeptForm } from '@/ui/form/use-kept-form';
+import { stringEntrySchema, type StringEntry } from './string-entry';
+
+interface StringFormProps {
+  readonly name: string;
+  readonly initial: StringEntry;
+  readonly save: (entry: StringEntry) => Promise<FormAnswer>;
+  readonly action: string;
+  readonly currency: string;
+}
+
+const gaugeHint = (text: string, sport: Sport): string =>
+  text
+    .split(/[\s;/]+/)
+    .map((word) => parseGauge(word, sport))
+    .flatMap((gauge) => (gauge.ok ? [formatGauge(gauge.value)] : []))
+    .join(', ') || 'Millimetres or gauge numbers, in a row: 1.25 1.30 or 16L 16.';
+
+function setHint(text: string): string {
+  const length = parseLength(text, 'm');
+  return length.ok
+    ? `${formatMetres(length.value)} · ${formatFeet(length.value)}`
+    : '12.2, 40ft or 10 m.';
+}
+
+export function StringForm({ name, initial, save, action, currency }: StringFormProps) {
+  const form = useKeptForm<StringEntry>({ name, schema: stringEntrySchema, initial, save });
+  const { register, control, formState } = form;
+  const [gauges, sport, set] = useWatch({ control, name: ['gauges', 'sport', 'set'] });
+  const problem = (field: keyof StringEntry) => formState.errors[field]?.message;
+  return (
+    <form onSubmit={form.send} className="grid max-w-2xl grid-cols-2 gap-4">
+      <TextField
+        className="col-span-2"
+        label="String"
+        problem={problem('name')}
+        {...register('name')}
+      />
+      <Controller
+        control={control}
+        name="sport"
+        render={({ field }) => (
+          <Choice
+            label="Sport"
+            className="col-span-2"
+            options={SPORTS.map((value) => ({ value, text: value }))}
+            value={field.value}
+            onChange={field.onChange}
+          />
+        )}
+      />
+      <Controller
+        control={control}
+        name="family"
+        render={({ field }) => (
+          <Choice
+            label="Family"
+            className="col-span-2"
+            options={FAMILIES.map((value) => ({ value, text: value }))}
+            value={field.value}
+            onChange={field.onChange}
+          />
+        )}
+      />
+      <TextField
+        figure
+        className="col-span-2"
+        label="Thicknesses"
+        hint={gaugeHint(gauges, sport)}
+        problem={problem('gauges')}
+        {...register('gauges')}
+      />
+      <TextField
+        figure
+        label="Length of a set"
+        hint={setHint(set)}
+        problem={problem('set')}
+        {...register('set')}
+      />
+      <TextField
+        figure
+        label={`Price of a set (${currency})`}
+        problem={problem('price')}
+        {...register('price')}
+      />
+      <NoteField
+        className="col-span-2"
+        label="Notes"
+        problem={problem('notes')}
+        {...register('notes')}
+      />
+      <div className="col-span-2">
+        <FormFoot form={form} action={action} />
+      </div>
+    </form>
+  );
+}

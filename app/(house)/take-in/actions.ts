@@ -1,0 +1,138 @@
+'use server';
+
+import { randomUUID } from 'node:crypto';
+import { z } from 'zod';
+import { answerTo, misread, refused, Undone, wholly } from '@/app/answers';
+import { wallTime } from '@/core/promise';
+import { openWorkshop, type Records } from '@/db/workshop';
+import type { Pick } from '@/ui/form/picker';
+import type { FormAnswer } from '@/ui/form/result';
+import { askedEntrySchema, takeInSchema, type AskedEntry, type TakeInEntry } from './take-in-entry';
+
+const MOST_FOUND = 8;
+
+export async function findClients(text: string): Promise<readonly Pick[]> {
+  const { clients } = await openWorkshop();
+  const found = await clients.find(z.string().max(200).parse(text).trim(), MOST_FOUND);
+  return found.map(({ id, name, contact }) => ({ id, text: name, detail: contact }));
+}
+
+export async function racketsOfClient(clientId: string): Promise<readonly Pick[]> {
+  const { rackets } = await openWorkshop();
+  const found = await rackets.ofClient(z.uuid().parse(clientId));
+  return found.map(({ id, frameName, mark }) => ({ id, text: frameName, detail: mark }));
+}
+
+type TakeIn = z.output<ReturnType<typeof takeInSchema>>;
+
+async function clientFor({ clients }: Records, entry: TakeIn): Promise<string> {
+  if (entry.clientId) {
+    const client = await clients.get(entry.clientId);
+    if (client && !client.removedAt) return client.id;
+    throw new Undone({
+      ok: false,
+      problems: {
+        clientName:
+          'This client was removed in another tab. Choose again, or put them back under Clients.',
+      },
+    });
+  }
+  const id = randomUUID();
+  const { clientName, contact } = entry;
+  await clients.add({ name: clientName.trim(), contact, tensionUnit: null, notes: '' }, id);
+  return id;
+}
+
+async function racketFor(
+  { rackets, frames }: Records,
+  entry: TakeIn,
+  clientId: string,
+): Promise<string> {
+  if (entry.racketId) {
+    const racket = await rackets.get(entry.racketId);
+    if (racket && !racket.removedAt && racket.clientId === clientId) return racket.id;
+    throw new Undone({
+      ok: false,
+      problems: { frameLabel: 'This racket was removed in another tab. Choose again.' },
+    });
+  }
+  const frame = entry.frameId ? await frames.get(entry.frameId) : undefined;
+  if (entry.frameId && (!frame || frame.removedAt))
+    throw new Undone({
+      ok: false,
+      problems: {
+        frameLabel: 'This frame was removed from the library in another tab. Choose again.',
+      },
+    });
+  const racket = await rackets.add({
+    clientId,
+    frameId: frame?.id ?? null,
+    label: frame?.name ?? entry.frameLabel.trim(),
+    mark: entry.mark,
+    notes: '',
+  });
+  return racket.id;
+}
+
+/** Client, racket and ticket, all of them or none. */
+export async function takeIn(entry: TakeInEntry): Promise<FormAnswer> {
+  const { workshop, tickets, together } = await openWorkshop();
+  const read = takeInSchema(wallTime(new Date(), workshop.timeZone)).safeParse(entry);
+  if (!read.success) return misread(read.error);
+  const taken = read.data;
+  const made = await tickets.byRequest(taken.requestKey);
+  if (made) return { ok: true, go: `/tickets/${made.number}/frame` };
+  try {
+    return await wholly(() =>
+      together(async (records) => {
+        const clientId = await clientFor(records, taken);
+        const racketId = await racketFor(records, taken, clientId);
+        const before = taken.again ? await records.tickets.get(Number(taken.again)) : undefined;
+        const { promised, wish, condition } = taken;
+        const ticket = await records.tickets.add(taken.requestKey, {
+          racketId,
+          promised,
+          wish,
+          condition,
+          ...(before?.racketId === racketId && {
+            mainStringId: before.mainStringId,
+            mainGaugeMm: before.mainGaugeMm,
+            mainSupplied: before.mainSupplied,
+            crossStringId: before.crossStringId,
+            crossGaugeMm: before.crossGaugeMm,
+            crossSupplied: before.crossSupplied,
+            mainN: before.mainN,
+            crossN: before.crossN,
+            tensionUnit: before.tensionUnit,
+            crossStart: before.crossStart,
+            cutFrom: before.cutFrom,
+          }),
+        });
+        return { ok: true, go: `/tickets/${ticket.number}/frame` };
+      }),
+    );
+  } catch (error) {
+    // The same form, sent twice at once: the second loses the race for the key and finds the first.
+    const first = await tickets.byRequest(taken.requestKey);
+    if (first) return { ok: true, go: `/tickets/${first.number}/frame` };
+    throw error;
+  }
+}
+
+/** Corrects what was agreed at the counter. */
+export async function changeAsked(
+  number: number,
+  version: number,
+  entry: AskedEntry,
+): Promise<FormAnswer> {
+  const { workshop, tickets } = await openWorkshop();
+  const ticket = await tickets.get(z.number().int().parse(number));
+  if (!ticket) return refused('This ticket is not there any more.');
+  const read = askedEntrySchema(wallTime(new Date(), workshop.timeZone)).safeParse(entry);
+  if (!read.success) return misread(read.error);
+  return answerTo(
+    await tickets.change(number, version, read.data),
+    'ticket',
+    `/tickets/${number}/frame`,
+  );
+}

@@ -1,0 +1,53 @@
+'use client';
+
+import { useMemo } from 'react';
+import { useWatch } from 'react-hook-form';
+import type { WallTime } from '@/core/promise';
+import { NoteField, TextField } from '@/ui/form/field';
+import { FormFoot } from '@/ui/form/form-foot';
+import type { FormAnswer } from '@/ui/form/result';
+import { useKeptForm } from '@/ui/form/use-kept-form';
+import { askedEntrySchema, type AskedEntry } from './take-in-entry';
+import { promiseHint } from './take-in-form';
+
+interface AskedFormProps {
+  readonly name: string;
+  readonly initial: AskedEntry;
+  readonly save: (entry: AskedEntry) => Promise<FormAnswer>;
+  readonly now: WallTime;
+}
+
+/** What was agreed at the counter, to be corrected. */
+export function AskedForm({ name, initial, save, now }: AskedFormProps) {
+  const schema = useMemo(() => askedEntrySchema(now), [now]);
+  const form = useKeptForm<AskedEntry>({ name, schema, initial, save });
+  const promised = useWatch({ control: form.control, name: 'promised' });
+  const problem = (field: keyof AskedEntry) => form.formState.errors[field]?.message;
+  return (
+    <form onSubmit={form.send} className="grid max-w-3xl grid-cols-2 gap-x-6 gap-y-5">
+      <TextField
+        label="Promised"
+        className="col-span-2 sm:col-span-1"
+        hint={promiseHint(promised, now)}
+        problem={problem('promised')}
+        {...form.register('promised')}
+      />
+      <TextField
+        label="What they ask for"
+        className="col-span-2 sm:col-span-1"
+        problem={problem('wish')}
+        {...form.register('wish')}
+      />
+      <NoteField
+        label="Condition"
+        className="col-span-2"
+        hint="Look now: cracks, sunken or split grommets, worn bumper. A cracked frame is not strung."
+        problem={problem('condition')}
+        {...form.register('condition')}
+      />
+      <div className="col-span-2">
+        <FormFoot form={form} action="Save and go to the frame" />
+      </div>
+    </form>
+  );
+}

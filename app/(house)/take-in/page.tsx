@@ -1,0 +1,74 @@
+import { randomUUID } from 'node:crypto';
+import type { Metadata } from 'next';
+import { wallTime } from '@/core/promise';
+import { formatTicket } from '@/core/units';
+import { openWorkshop, type OpenWorkshop } from '@/db/workshop';
+import { TakeInForm } from './take-in-form';
+import type { TakeInEntry } from './take-in-entry';
+
+export const metadata: Metadata = { title: 'Take-in' };
+
+type Start = Partial<TakeInEntry>;
+
+async function startFrom(
+  { clients, rackets, tickets }: OpenWorkshop,
+  { again, racket, client }: Record<string, string | string[] | undefined>,
+): Promise<Start> {
+  const isId = (text: unknown): text is string =>
+    typeof text === 'string' && /^[0-9a-f-]{36}$/.test(text);
+  const before =
+    typeof again === 'string' && /^\d{1,9}$/.test(again)
+      ? await tickets.get(Number(again))
+      : undefined;
+  const racketId = before?.racketId ?? (isId(racket) ? racket : undefined);
+  const known = racketId ? await rackets.get(racketId) : undefined;
+  if (known && !known.removedAt)
+    return {
+      clientId: known.clientId,
+      clientName: known.clientName,
+      racketId: known.id,
+      ...(before?.record && {
+        again: String(before.number),
+        wish: `The same again as ticket ${before.number}: ${formatTicket(before.record.setup)}`,
+      }),
+    };
+  const person = isId(client) ? await clients.get(client) : undefined;
+  return person && !person.removedAt ? { clientId: person.id, clientName: person.name } : {};
+}
+
+export default async function TakeInPage({ searchParams }: PageProps<'/take-in'>) {
+  const house = await openWorkshop();
+  const from = await searchParams;
+  const start = await startFrom(house, from);
+  const initial: TakeInEntry = {
+    requestKey: randomUUID(),
+    clientId: '',
+    clientName: '',
+    contact: '',
+    racketId: '',
+    frameId: '',
+    frameLabel: '',
+    mark: '',
+    promised: '+2d',
+    wish: '',
+    condition: '',
+    again: '',
+    ...start,
+  };
+  return (
+    <main className="px-6 py-6">
+      <h1 className="figure mb-4 text-4xl">A racket comes in</h1>
+      <TakeInForm
+        key={JSON.stringify(from)}
+        name={`take-in ${JSON.stringify(from)}`}
+        initial={initial}
+        frames={(await house.frames.find('')).map(({ id, name, sport }) => ({
+          id,
+          text: name,
+          detail: sport,
+        }))}
+        now={wallTime(new Date(), house.workshop.timeZone)}
+      />
+    </main>
+  );
+}

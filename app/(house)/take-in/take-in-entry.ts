@@ -1,0 +1,51 @@
+import { z } from 'zod';
+import { parsePromise, type WallTime } from '@/core/promise';
+import { lineText, noteText, reading } from '@/core/reading';
+
+const idOrNone = z.union([z.uuid(), z.literal('')]);
+
+/** What stays editable after the racket has come in. */
+const askedSchema = (now: WallTime) =>
+  z.object({
+    promised: reading((text) => parsePromise(text, now)),
+    wish: noteText,
+    condition: noteText,
+  });
+
+export const askedEntrySchema = askedSchema;
+export type AskedEntry = z.input<ReturnType<typeof askedSchema>>;
+
+/** A racket over the counter: who, which, when, what they ask for and what shape it is in. */
+export const takeInSchema = (now: WallTime) =>
+  askedSchema(now)
+    .extend({
+      /** One per form, so that a form that is sent twice makes one ticket. */
+      requestKey: z.uuid(),
+      clientId: idOrNone,
+      clientName: z.string(),
+      contact: lineText('the contact'),
+      racketId: idOrNone,
+      frameId: idOrNone,
+      /** The frame in the client's words while it is not in the library. */
+      frameLabel: z.string(),
+      mark: lineText('the mark'),
+      /** Number of the job that this one repeats. */
+      again: z.string().regex(/^\d{0,9}$/),
+    })
+    .superRefine((entry, context) => {
+      const add = (path: string, message: string) =>
+        context.addIssue({ code: 'custom', path: [path], message });
+      if (!entry.clientId && entry.clientName.trim() === '')
+        add('clientName', 'Whose racket is it? Type a few letters of the name, or a new name.');
+      if (entry.clientName.length > 120)
+        add('clientName', 'Keep the client’s name under 120 letters.');
+      if (!entry.racketId && !entry.frameId && entry.frameLabel.trim() === '')
+        add(
+          'frameLabel',
+          'Which frame is it? Choose it from the library, or type what stands on it.',
+        );
+      if (entry.frameLabel.length > 120)
+        add('frameLabel', 'Keep the frame’s name under 120 letters.');
+    });
+
+export type TakeInEntry = z.input<ReturnType<typeof takeInSchema>>;

@@ -1,0 +1,177 @@
+'use client';
+
+import { useEffect, useMemo, useState } from 'react';
+import { useWatch } from 'react-hook-form';
+import { formatWall, parsePromise, type WallTime } from '@/core/promise';
+import { Choice } from '@/ui/form/choice';
+import { NoteField, TextField } from '@/ui/form/field';
+import { FormFoot } from '@/ui/form/form-foot';
+import { Picker, type Pick } from '@/ui/form/picker';
+import { useKeptForm } from '@/ui/form/use-kept-form';
+import { findClients, racketsOfClient, takeIn } from './actions';
+import { takeInSchema, type TakeInEntry } from './take-in-entry';
+
+interface TakeInFormProps {
+  readonly name: string;
+  readonly initial: TakeInEntry;
+  readonly frames: readonly Pick[];
+  readonly now: WallTime;
+}
+
+const NEW_RACKET = 'new';
+
+/** What the server finds for `ask`, a moment after the typing stops; the last answer stays meanwhile. */
+function useFound(
+  ask: () => Promise<readonly Pick[]>,
+  key: string,
+  delay: number,
+): readonly Pick[] {
+  const [found, setFound] = useState<{ key: string; picks: readonly Pick[] }>({
+    key: '',
+    picks: [],
+  });
+  useEffect(() => {
+    let current = true;
+    const timer = setTimeout(async () => {
+      const picks = await ask().catch(() => []);
+      if (current) setFound({ key, picks });
+    }, delay);
+    return () => {
+      current = false;
+      clearTimeout(timer);
+    };
+    // `ask` is made anew at each rendering; `key` says when it asks for something else.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [key, delay]);
+  return found.picks;
+}
+
+export function promiseHint(text: string, now: WallTime): string {
+  const promise = parsePromise(text, now);
+  return promise.ok ? formatWall(promise.value, now) : 'fri, +2d, today 17:30';
+}
+
+export function TakeInForm({ name, initial, frames, now }: TakeInFormProps) {
+  const schema = useMemo(() => takeInSchema(now), [now]);
+  const form = useKeptForm<TakeInEntry>({ name, schema, initial, save: takeIn });
+  const { register, control, setValue, formState } = form;
+  const [clientId, clientName, racketId, frameId, frameLabel, promised] = useWatch({
+    control,
+    name: ['clientId', 'clientName', 'racketId', 'frameId', 'frameLabel', 'promised'],
+  });
+  const problem = (field: keyof TakeInEntry) => formState.errors[field]?.message;
+  const set = (values: Partial<TakeInEntry>) => {
+    for (const [field, value] of Object.entries(values))
+      setValue(field as keyof TakeInEntry, value, {
+        shouldValidate: formState.isSubmitted,
+        shouldDirty: true,
+      });
+  };
+
+  const clients = useFound(() => findClients(clientName), clientName, 120);
+  const rackets = useFound(async () => (clientId ? racketsOfClient(clientId) : []), clientId, 0);
+  const foundFrames = frames
+    .filter(({ text }) => text.toLowerCase().includes(frameLabel.trim().toLowerCase()))
+    .slice(0, 12);
+  const knownRackets = clientId ? rackets : [];
+
+  return (
+    <form onSubmit={form.send} className="grid max-w-3xl grid-cols-2 gap-x-6 gap-y-5">
+      <Picker
+        autoFocus
+        label="Client"
+        className="col-span-2 sm:col-span-1"
+        options={clients}
+        text={clientName}
+        onText={(text) => set({ clientName: text, clientId: '', racketId: '' })}
+        onPick={({ id, text }) => set({ clientId: id, clientName: text, racketId: '' })}
+        addText={(typed) => `New client: ${typed}`}
+        onAdd={(typed) => set({ clientId: '', clientName: typed, racketId: '' })}
+        problem={problem('clientName')}
+        hint={
+          clientId
+            ? 'Known here.'
+            : clientName.trim()
+              ? 'New: they are added with this ticket.'
+              : 'A few letters of the name or number.'
+        }
+      />
+      {!clientId && (
+        <TextField
+          label="How to reach them"
+          className="col-span-2 sm:col-span-1"
+          problem={problem('contact')}
+          {...register('contact')}
+        />
+      )}
+      {knownRackets.length > 0 && (
+        <Choice
+          label="Racket"
+          className="col-span-2"
+          options={[
+            ...knownRackets.map(({ id, text, detail }) => ({
+              value: id,
+              text: detail ? `${text}, ${detail}` : text,
+            })),
+            { value: NEW_RACKET, text: 'another one' },
+          ]}
+          value={racketId || NEW_RACKET}
+          onChange={(value) => set({ racketId: value === NEW_RACKET ? '' : value })}
+        />
+      )}
+      {!racketId && (
+        <>
+          <Picker
+            label="Frame"
+            className="col-span-2 sm:col-span-1"
+            options={foundFrames}
+            text={frameLabel}
+            onText={(text) => set({ frameLabel: text, frameId: '' })}
+            onPick={({ id, text }) => set({ frameId: id, frameLabel: text })}
+            addText={(typed) => `Not in the library: ${typed}`}
+            onAdd={(typed) => set({ frameId: '', frameLabel: typed })}
+            problem={problem('frameLabel')}
+            hint={
+              frameId
+                ? 'From the library.'
+                : frameLabel.trim()
+                  ? 'Not in the library: entered at the next station.'
+                  : 'A few letters of what stands on it.'
+            }
+          />
+          <TextField
+            label="Serial or bench mark"
+            className="col-span-2 sm:col-span-1"
+            hint="What tells it from its twins."
+            problem={problem('mark')}
+            {...register('mark')}
+          />
+        </>
+      )}
+      <TextField
+        label="Promised"
+        className="col-span-2 sm:col-span-1"
+        hint={promiseHint(promised, now)}
+        problem={problem('promised')}
+        {...register('promised')}
+      />
+      <TextField
+        label="What they ask for"
+        className="col-span-2 sm:col-span-1"
+        hint="In their words: the same again, a little looser."
+        problem={problem('wish')}
+        {...register('wish')}
+      />
+      <NoteField
+        label="Condition"
+        className="col-span-2"
+        hint="Look now: cracks, sunken or split grommets, worn bumper. A cracked frame is not strung."
+        problem={problem('condition')}
+        {...register('condition')}
+      />
+      <div className="col-span-2">
+        <FormFoot form={form} action="Take it in" />
+      </div>
+    </form>
+  );
+}

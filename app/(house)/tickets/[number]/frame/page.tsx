@@ -1,0 +1,91 @@
+import Link from 'next/link';
+import { changeFrame, enterFrameForRacket, pickFrameForRacket } from '@/app/(house)/frames/actions';
+import { emptyFrameEntry, frameEntryOf } from '@/app/(house)/frames/frame-entry';
+import { FrameForm } from '@/app/(house)/frames/frame-form';
+import { openWorkshop } from '@/db/workshop';
+import { BedDrawing } from '@/ui/bed/bed-drawing';
+import { BedKey } from '@/ui/bed/bed-key';
+import { Cautions } from '@/ui/cautions';
+import { FrameFacts } from '@/ui/frame-facts';
+import { openTicket } from '../ticket';
+import { FromLibrary } from './from-library';
+
+/** Shows the frame of the racket; `?edit` opens its form, and a racket without a frame gets an empty one. */
+export default async function FrameStation({
+  params,
+  searchParams,
+}: PageProps<'/tickets/[number]/frame'>) {
+  const { number } = await params;
+  const { ticket, frame, study, workshop, racketVersion } = await openTicket(number);
+  const here = `/tickets/${ticket.number}/frame`;
+  const editing = (await searchParams).edit !== undefined && !ticket.closedAt;
+  const units = { houseUnit: workshop.tensionUnit, lengthSystem: workshop.lengthSystem };
+
+  if (!frame) {
+    const { frames } = await openWorkshop();
+    return (
+      <>
+        <p className="mb-4 max-w-prose">
+          “{ticket.frameName}” is not in the library yet. Count it from the old strings, before
+          cutting them out.
+        </p>
+        <FromLibrary
+          frames={(await frames.find('')).map(({ id, name, sport }) => ({
+            id,
+            text: name,
+            detail: sport,
+          }))}
+          pick={pickFrameForRacket.bind(null, ticket.racketId, racketVersion)}
+        />
+        <FrameForm
+          name={`ticket ${ticket.id} frame`}
+          initial={emptyFrameEntry('tennis', ticket.frameName)}
+          save={enterFrameForRacket.bind(null, ticket.racketId, racketVersion, here)}
+          action="Keep this frame"
+          {...units}
+        />
+      </>
+    );
+  }
+  if (editing || !study?.bed)
+    return (
+      <FrameForm
+        key={frame.version}
+        name={`frame ${frame.id} ${frame.version}`}
+        initial={frameEntryOf(frame.name, frame.spec)}
+        save={changeFrame.bind(null, frame.id, frame.version, here)}
+        action="Save the frame"
+        {...units}
+      />
+    );
+  return (
+    <div className="grid gap-8 lg:grid-cols-[1.35fr_1fr]">
+      <div>
+        <BedDrawing
+          bed={study.bed}
+          lengthSystem={workshop.lengthSystem}
+          className="h-[calc(100vh-10.5rem)] min-h-[34rem]"
+        />
+      </div>
+      <div className="flex flex-col gap-4">
+        <h2 className="figure text-3xl break-words">{frame.name}</h2>
+        <FrameFacts bed={study.bed} lengthSystem={workshop.lengthSystem} />
+        <Cautions cautions={study.cautions} />
+        <BedKey />
+        {!ticket.closedAt && (
+          <p className="flex flex-wrap items-center gap-6">
+            <Link
+              href={`/tickets/${ticket.number}/setup`}
+              className="bg-ink text-paper px-5 py-2 font-medium"
+            >
+              The holes are right: go to setup
+            </Link>
+            <Link href={`${here}?edit`} className="underline">
+              Correct this frame
+            </Link>
+          </p>
+        )}
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,55 @@
+'use server';
+
+import { z } from 'zod';
+import { answerTo, misread, refused } from '@/app/answers';
+import { recordJob, type JobRecord } from '@/core/record';
+import { openWorkshop } from '@/db/workshop';
+import type { FormAnswer } from '@/ui/form/result';
+import { openTicket, type OpenTicket } from '../ticket';
+import { handOverSchema, type HandOverEntry } from './hand-over-entry';
+
+/** Everything that the record keeps, or nothing while a station before this one is open. */
+function recordOf(open: OpenTicket, remarks: string): JobRecord | undefined {
+  const { ticket, client, frame, study, setup, workshop } = open;
+  if (!frame || !study?.bed || !setup || !ticket.crossStart || !ticket.cutFrom) return undefined;
+  const strung = ({ string, gaugeMm, supplied }: typeof setup.mains) => ({
+    name: string.name,
+    family: string.family,
+    gaugeMm,
+    suppliedByClient: supplied,
+    setMm: string.setMm,
+  });
+  return recordJob({
+    client: client.name,
+    racket: { frameName: frame.name, mark: ticket.mark },
+    bed: study.bed,
+    mains: strung(setup.mains),
+    crosses: strung(setup.crosses),
+    tension: setup.tension,
+    crossStart: ticket.crossStart,
+    cutFrom: ticket.cutFrom,
+    assumptions: workshop.cutAssumptions,
+    remarks,
+  });
+}
+
+/** Closes the ticket: from here on it is a record. Sent twice, the second finds it closed. */
+export async function closeJob(
+  number: number,
+  version: number,
+  entry: HandOverEntry,
+): Promise<FormAnswer> {
+  const read = handOverSchema.safeParse(entry);
+  if (!read.success) return misread(read.error);
+  const open = await openTicket(String(z.number().int().parse(number)));
+  const record = recordOf(open, read.data.remarks);
+  if (!record)
+    return refused('A station before this one is still open: look at Frame, Setup and Cut.');
+  const { tickets } = await openWorkshop();
+  const saved = await tickets.close(number, version, {
+    labourMinor: read.data.labour,
+    stringMinor: read.data.string,
+    record,
+  });
+  return answerTo(saved, 'ticket', `/jobs/${number}`);
+}

@@ -1,0 +1,60 @@
+'use client';
+
+import { useWatch } from 'react-hook-form';
+import { formatMoney } from '@/core/money';
+import { parseMoney } from '@/core/notation';
+import { NoteField, TextField } from '@/ui/form/field';
+import { FormFoot } from '@/ui/form/form-foot';
+import type { FormAnswer } from '@/ui/form/result';
+import { useKeptForm } from '@/ui/form/use-kept-form';
+import { handOverSchema, type HandOverEntry } from './hand-over-entry';
+
+interface HandOverFormProps {
+  readonly name: string;
+  readonly initial: HandOverEntry;
+  readonly currency: string;
+  readonly stringHint: string;
+  readonly save: (entry: HandOverEntry) => Promise<FormAnswer>;
+}
+
+export function HandOverForm({ name, initial, currency, stringHint, save }: HandOverFormProps) {
+  const form = useKeptForm<HandOverEntry>({ name, schema: handOverSchema, initial, save });
+  const [labour, string] = useWatch({ control: form.control, name: ['labour', 'string'] });
+  const problem = (field: keyof HandOverEntry) => form.formState.errors[field]?.message;
+  const [labourRead, stringRead] = [parseMoney(labour), parseMoney(string)];
+  return (
+    <form onSubmit={form.send} className="grid max-w-xl grid-cols-2 gap-5">
+      <TextField
+        figure
+        label={`Labour (${currency})`}
+        problem={problem('labour')}
+        {...form.register('labour')}
+      />
+      <TextField
+        figure
+        label={`String (${currency})`}
+        hint={stringHint}
+        problem={problem('string')}
+        {...form.register('string')}
+      />
+      <p className="border-hair col-span-2 flex items-baseline gap-4 border-t pt-3">
+        <span className="label">To pay</span>
+        <span className="figure text-5xl">
+          {labourRead.ok && stringRead.ok
+            ? formatMoney(labourRead.value + stringRead.value, currency)
+            : '–'}
+        </span>
+      </p>
+      <NoteField
+        className="col-span-2"
+        label="Remarks"
+        hint="What you saw: wear, a replaced grommet, what to try next time."
+        problem={problem('remarks')}
+        {...form.register('remarks')}
+      />
+      <div className="col-span-2">
+        <FormFoot form={form} action="Hand over and close the job" />
+      </div>
+    </form>
+  );
+}

@@ -1,0 +1,28 @@
+import { changeAsked } from '@/app/(house)/take-in/actions';
+import { AskedForm } from '@/app/(house)/take-in/asked-form';
+import { Fact, Facts } from '@/ui/facts';
+import { openTicket } from '../ticket';
+
+export default async function TakeInStation({ params }: PageProps<'/tickets/[number]/take-in'>) {
+  const { ticket, now } = await openTicket((await params).number);
+  if (ticket.closedAt)
+    return (
+      <Facts className="max-w-3xl">
+        <Fact name="What they asked for">{ticket.wish || '–'}</Fact>
+        <Fact name="Condition">{ticket.condition || '–'}</Fact>
+      </Facts>
+    );
+  return (
+    <AskedForm
+      key={ticket.version}
+      name={`ticket ${ticket.id} ${ticket.version} asked`}
+      initial={{
+        promised: ticket.promised.replace('T', ' '),
+        wish: ticket.wish,
+        condition: ticket.condition,
+      }}
+      save={changeAsked.bind(null, ticket.number, ticket.version)}
+      now={now}
+    />
+  );
+}

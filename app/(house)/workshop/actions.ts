@@ -1,0 +1,13 @@
+'use server';
+
+import { answerTo, misread } from '@/app/answers';
+import { openWorkshop } from '@/db/workshop';
+import type { FormAnswer } from '@/ui/form/result';
+import { workshopSchema, type WorkshopEntry } from './workshop-entry';
+
+export async function saveWorkshop(version: number, entry: WorkshopEntry): Promise<FormAnswer> {
+  const read = workshopSchema.safeParse(entry);
+  if (!read.success) return misread(read.error);
+  const { changeWorkshop } = await openWorkshop();
+  return answerTo(await changeWorkshop(version, read.data), 'workshop');
+}

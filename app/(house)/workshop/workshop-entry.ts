@@ -1,0 +1,75 @@
+import { z } from 'zod';
+import { cutAssumptionsSchema } from '@/core/lengths';
+import { parseLength, parseMoney } from '@/core/notation';
+import { nameText, reading } from '@/core/reading';
+import type { WorkshopFacts } from '@/db/workshop';
+
+const timeZone = z.string().refine(
+  (name) => {
+    try {
+      return Boolean(new Intl.DateTimeFormat('en', { timeZone: name }));
+    } catch {
+      return false;
+    }
+  },
+  { message: 'Write a place the clock knows, such as Europe/Lisbon.' },
+);
+
+const currency = z
+  .string()
+  .trim()
+  .toUpperCase()
+  .refine((code) => Intl.supportedValuesOf('currency').includes(code), {
+    message: 'Write the three letters of the currency, such as EUR.',
+  });
+
+/** Lengths at the machine, typed in centimetres. */
+const machineLength = reading((text) => parseLength(text, 'cm'));
+
+const LIMITS = {
+  gripperMm: 'The gripper is 10 to 90 cm from the frame: 36 on most machines.',
+  knotMm: 'A knot takes 2 to 20 cm.',
+  tailMm: 'A tail is 2 to 30 cm long.',
+  marginMm: 'A margin is at most 50 cm.',
+} as const;
+
+export const workshopSchema = z
+  .object({
+    name: nameText('the workshop a name'),
+    tensionUnit: z.enum(['kg', 'lb']),
+    lengthSystem: z.enum(['metric', 'imperial']),
+    currency,
+    timeZone,
+    labour: reading(parseMoney),
+    gripperMm: machineLength,
+    knotMm: machineLength,
+    tailMm: machineLength,
+    marginMm: machineLength,
+  })
+  .transform(({ labour, gripperMm, knotMm, tailMm, marginMm, ...rest }, context): WorkshopFacts => {
+    const cutAssumptions = { gripperMm, knotMm, tailMm, marginMm };
+    for (const { path } of cutAssumptionsSchema.safeParse(cutAssumptions).error?.issues ?? []) {
+      const field = path[0] as keyof typeof LIMITS;
+      context.addIssue({ code: 'custom', path: [field], message: LIMITS[field] });
+    }
+    return { ...rest, labourMinor: labour, cutAssumptions };
+  });
+
+export type WorkshopEntry = z.input<typeof workshopSchema>;
+
+export const workshopEntryOf = ({
+  labourMinor,
+  cutAssumptions,
+  ...rest
+}: WorkshopFacts): WorkshopEntry => ({
+  name: rest.name,
+  tensionUnit: rest.tensionUnit,
+  lengthSystem: rest.lengthSystem,
+  currency: rest.currency,
+  timeZone: rest.timeZone,
+  labour: (labourMinor / 100).toFixed(2),
+  gripperMm: String(cutAssumptions.gripperMm / 10),
+  knotMm: String(cutAssumptions.knotMm / 10),
+  tailMm: String(cutAssumptions.tailMm / 10),
+  marginMm: String(cutAssumptions.marginMm / 10),
+});

@@ -1,0 +1,132 @@
+/** What is known of a frame: enough to draw its bed, number its holes and plan its strings. */
+import { z } from 'zod';
+import { beyondFederationLimits } from './federation';
+import {
+  familyOutline,
+  measuredOutline,
+  outlineFamilySchema,
+  strungArea,
+  type Outline,
+} from './outline';
+import { failure, success, type Result } from './result';
+import { sportSchema } from './sport';
+import { newtons } from './units';
+
+const mm = z.number().positive().max(1000);
+const holeNumber = z.number().int().min(1).max(99);
+const holeLabel = z.string().regex(/^[1-9]\d?[HT]$/);
+
+export const frameSpecSchema = z.object({
+  sport: sportSchema,
+  head: z.object({
+    /** Inside of the head, tip to throat and side to side. */
+    lengthMm: mm,
+    widthMm: mm,
+    outline: z.union([
+      outlineFamilySchema,
+      z.array(z.object({ fromHeadMm: mm, widthMm: mm })).min(3),
+    ]),
+  }),
+  pattern: z.object({ mains: z.number().int(), crosses: z.number().int() }),
+  /** Holes in the throat bridge, both sides together. */
+  bridgeHoles: z.number().int(),
+  /** The range printed in the throat. */
+  tension: z
+    .object({ min: z.number().positive(), max: z.number().positive(), unit: z.enum(['kg', 'lb']) })
+    .nullable(),
+  holes: z.object({
+    /** Hole numbers among the mains that stay empty for crosses; null when nobody has read them yet. */
+    head: z.object({ skip: z.array(holeNumber).nullable() }),
+    throat: z.object({ skip: z.array(holeNumber).nullable() }),
+    shared: z.array(holeLabel),
+    tieOff: z.array(holeLabel),
+    /** Ruled distances: mains from the centre line, crosses from the inside of the head's tip. */
+    positionsMm: z
+      .object({ mains: z.array(mm).nullable(), crosses: z.array(mm).nullable() })
+      .nullable(),
+  }),
+  /** The owner knows that the head is beyond the federation's limits and wants it strung. */
+  ownerInsists: z.boolean(),
+});
+
+export type FrameSpec = z.infer<typeof frameSpecSchema>;
+
+/** The field of a frame that a sentence belongs to. */
+export type FrameField =
+  | 'lengthMm'
+  | 'widthMm'
+  | 'outline'
+  | 'mains'
+  | 'crosses'
+  | 'bridgeHoles'
+  | 'tension'
+  | 'headSkip'
+  | 'throatSkip'
+  | 'shared'
+  | 'tieOff'
+  | 'mainsMm'
+  | 'crossesMm';
+
+export interface FrameProblem {
+  readonly field: FrameField;
+  readonly problem: string;
+}
+
+/** The inside of the head, or why these figures do not make one. */
+export function headOutline({ head }: FrameSpec): Result<Outline> {
+  if (typeof head.outline === 'string')
+    return success(familyOutline(head.lengthMm, head.widthMm, head.outline));
+  const outline = measuredOutline(head.lengthMm, head.outline);
+  if (outline.ok && Math.abs(outline.value.widthMm - head.widthMm) > 0.05 * head.widthMm)
+    return failure(
+      `The measured widths reach ${Math.round(outline.value.widthMm)} mm, but the head was said to be ${head.widthMm} mm wide.`,
+    );
+  return outline;
+}
+
+/** The head's size against the federation's limits, or nothing when it is legal. */
+export const limitsProblem = (spec: FrameSpec, outline: Outline): string | undefined =>
+  beyondFederationLimits(spec.sport, {
+    lengthMm: spec.head.lengthMm,
+    widthMm: spec.head.widthMm,
+    areaMm2: strungArea(outline),
+  });
+
+/** The printed range in newtons, or nothing when none is known. */
+export const printedRange = ({
+  tension,
+}: FrameSpec): { readonly minN: number; readonly maxN: number } | undefined =>
+  tension
+    ? { minN: newtons(tension.min, tension.unit), maxN: newtons(tension.max, tension.unit) }
+    : undefined;
+
+/** What is wrong with the size of the head and the pattern alone. */
+export function sizeProblems({ head, pattern, bridgeHoles }: FrameSpec): readonly FrameProblem[] {
+  const problems: FrameProblem[] = [];
+  const add = (field: FrameField, problem: string) => problems.push({ field, problem });
+  if (head.lengthMm < 150)
+    add('lengthMm', 'A head is at least 150 mm long inside: 336 for a usual tennis frame.');
+  if (head.widthMm < 100)
+    add('widthMm', 'A head is at least 100 mm wide inside: 248 for a usual tennis frame.');
+  if (head.widthMm > head.lengthMm)
+    add(
+      'widthMm',
+      `A head is longer than it is wide: ${head.widthMm} mm across is more than ${head.lengthMm} mm along. Were the two swapped?`,
+    );
+  const { mains, crosses } = pattern;
+  if (mains % 2 === 1)
+    add(
+      'mains',
+      `Mains come in pairs, one on each side of the centre line: ${mains - 1} or ${mains + 1}, not ${mains}.`,
+    );
+  else if (mains < 8 || mains > 26)
+    add('mains', 'A bed has 8 to 26 mains: 16 on most tennis frames.');
+  if (crosses < 8 || crosses > 30)
+    add('crosses', 'A bed has 8 to 30 crosses: 19 on most tennis frames.');
+  if (bridgeHoles % 2 === 1 || bridgeHoles < 2 || bridgeHoles > mains)
+    add(
+      'bridgeHoles',
+      `Count the holes of the throat bridge on both sides together: an even number from 2 to ${mains}, 6 or 8 on most frames.`,
+    );
+  return problems;
+}

@@ -1,0 +1,246 @@
+/** What a stringer types, read into SI: `55/53`, `24.5kg`, `40ft`, `22'6"`, `12.2`. */
+import type { WidthReading } from './outline';
+import { failure, success, type Result } from './result';
+import type { Sport } from './sport';
+import {
+  formatTension,
+  MM_PER_FOOT,
+  MM_PER_INCH,
+  newtons,
+  type TensionUnit,
+  type TicketTension,
+} from './units';
+
+const NUMBER = String.raw`\d{1,5}(?:[.,]\d{1,2})?`;
+
+const decimal = (text: string): number => Number(text.replace(',', '.'));
+
+/**
+ * Below and above these pulls a figure without a unit is read in the other unit: no racket
+ * of the sport is strung there in practice, so 24 on a tennis ticket is kilograms and 55 pounds.
+ * Common practice, no source.
+ */
+const USUAL: Record<Sport, Record<TensionUnit, readonly [number, number]>> = {
+  tennis: { kg: [5, 38], lb: [38.01, 85] },
+  badminton: { kg: [5, 15.99], lb: [16, 40] },
+  squash: { kg: [5, 15.99], lb: [16, 40] },
+};
+
+/** The pulls that are accepted at all: from the extremes seen, 6 kg and 37 kg, with a little room. */
+const ACCEPTED_KG: Record<Sport, readonly [number, number]> = {
+  tennis: [5, 40],
+  badminton: [5, 18],
+  squash: [5, 18],
+};
+
+/** Beyond this ratio between mains and crosses a ticket is a slip of the pen. */
+const MOST_CROSS_DIFFERENCE = 0.3;
+
+const TICKET = new RegExp(
+  String.raw`^(${NUMBER})\s*(?:(kg|lb|lbs|kgs)\s*)?(?:[/x×]\s*(${NUMBER})\s*)?(kg|lb|lbs|kgs)?$`,
+  'i',
+);
+
+const unitFrom = (text: string | undefined): TensionUnit | undefined =>
+  text === undefined ? undefined : text.toLowerCase().startsWith('kg') ? 'kg' : 'lb';
+
+/**
+ * Reads mains/crosses as written on a ticket. One figure means the same for both.
+ * A unit that was typed wins; without one the figure itself tells (24 is kg in tennis, lb in
+ * badminton), and where both units are usual, `houseUnit` decides.
+ */
+export function parseTicketTension(
+  text: string,
+  sport: Sport,
+  houseUnit: TensionUnit,
+): Result<TicketTension> {
+  const match = TICKET.exec(text.trim());
+  if (!match)
+    return failure(
+      'Write mains/crosses as on a ticket, at most two decimals: 24/23, 55/53 or 24.5kg.',
+    );
+  const [, mainText = '', firstUnit, crossText = mainText, lastUnit] = match;
+  if (firstUnit && lastUnit && unitFrom(firstUnit) !== unitFrom(lastUnit))
+    return failure('Two units in one ticket: write both figures in kg or both in lb.');
+  const main = decimal(mainText);
+  const cross = decimal(crossText);
+  const unit = unitFrom(lastUnit ?? firstUnit) ?? impliedUnit(main, sport, houseUnit);
+  const ticket: TicketTension = {
+    mainN: newtons(main, unit),
+    crossN: newtons(cross, unit),
+    unit,
+  };
+  const problem = ticketProblem(ticket, sport);
+  return problem ? failure(problem) : success(ticket);
+}
+
+function impliedUnit(value: number, sport: Sport, houseUnit: TensionUnit): TensionUnit {
+  const usual = (unit: TensionUnit) =>
+    value >= USUAL[sport][unit][0] && value <= USUAL[sport][unit][1];
+  if (usual('kg')) return 'kg';
+  if (usual('lb')) return 'lb';
+  return houseUnit;
+}
+
+function ticketProblem({ mainN, crossN, unit }: TicketTension, sport: Sport): string | undefined {
+  const [least, most] = ACCEPTED_KG[sport].map((kg) => newtons(kg, 'kg')) as [number, number];
+  const range = `between ${formatTension(least, unit)} and ${formatTension(most, unit)}`;
+  for (const [name, n] of [
+    ['mains', mainN],
+    ['crosses', crossN],
+  ] as const) {
+    if (n < least || n > most)
+      return `${formatTension(n, unit)} in the ${name} is not a ${sport} tension: it would be ${range}.`;
+  }
+  if (Math.abs(crossN - mainN) > MOST_CROSS_DIFFERENCE * mainN)
+    return `Crosses at ${formatTension(crossN, unit)} are too far from mains at ${formatTension(mainN, unit)}: they differ by a few kilograms or pounds at most.`;
+  return undefined;
+}
+
+export interface TensionRange {
+  readonly minN: number;
+  readonly maxN: number;
+  readonly unit: TensionUnit;
+}
+
+const RANGE = new RegExp(String.raw`^(${NUMBER})\s*(?:[-–—/]|to)\s*(${NUMBER})\s*(kg|lb)?s?$`, 'i');
+
+/** The range printed in a throat: `22-26`, `50–60 lb`. */
+export function parseTensionRange(
+  text: string,
+  sport: Sport,
+  houseUnit: TensionUnit,
+): Result<TensionRange> {
+  const match = RANGE.exec(text.trim());
+  if (!match) return failure('Write the range as it is printed: 22-26 kg or 50-60 lb.');
+  const [, low = '', high = '', unitText] = match;
+  const unit = unitFrom(unitText) ?? impliedUnit(decimal(low), sport, houseUnit);
+  const range = { minN: newtons(decimal(low), unit), maxN: newtons(decimal(high), unit), unit };
+  if (range.minN > range.maxN) return failure('The lower figure of the range comes first: 22-26.');
+  const [least, most] = ACCEPTED_KG[sport].map((kg) => newtons(kg, 'kg')) as [number, number];
+  if (range.minN < least || range.maxN > most)
+    return failure(
+      `A ${sport} range lies between ${formatTension(least, unit)} and ${formatTension(most, unit)}.`,
+    );
+  return success(range);
+}
+
+const LENGTH_UNITS: Record<string, number> = {
+  mm: 1,
+  cm: 10,
+  m: 1000,
+  in: MM_PER_INCH,
+  '"': MM_PER_INCH,
+  ft: MM_PER_FOOT,
+  "'": MM_PER_FOOT,
+};
+const LENGTH = new RegExp(String.raw`^(${NUMBER})\s*(mm|cm|m|in|ft|'|")?$`, 'i');
+const FEET_INCHES = new RegExp(
+  String.raw`^(\d{1,4})\s*(?:'|ft)\s*(${NUMBER})\s*(?:"|in|'')?$`,
+  'i',
+);
+
+/**
+ * A length in mm from `12.2`, `40ft`, `22'6"`, `33.6 cm`. `bareUnit` is what a figure without
+ * a unit means where it is typed: metres for string, millimetres for a head.
+ */
+export function parseLength(text: string, bareUnit: 'm' | 'mm' | 'cm'): Result<number> {
+  const tidy = text.trim().replace(/[’′]/g, "'").replace(/[”″]/g, '"');
+  const both = FEET_INCHES.exec(tidy);
+  if (both) {
+    const inches = decimal(both[2] ?? '');
+    if (inches >= 12) return failure('Inches run from 0 to 11 after the feet: 22\'6".');
+    return success(Number(both[1]) * MM_PER_FOOT + inches * MM_PER_INCH);
+  }
+  const match = LENGTH.exec(tidy);
+  if (!match)
+    return failure(
+      bareUnit === 'm'
+        ? 'Write a length such as 12.2, 40ft or 22\'6".'
+        : `Write a length such as ${bareUnit === 'mm' ? '336, 33.6 cm or 13.2 in' : '36, 360 mm or 14 in'}.`,
+    );
+  return success(
+    decimal(match[1] ?? '') * (LENGTH_UNITS[(match[2] ?? bareUnit).toLowerCase()] ?? 1),
+  );
+}
+
+/** Lengths read off a ruler in a row, `6 18 30.5`, in mm; increasing. An empty text is an empty row. */
+export function parseRow(text: string): Result<readonly number[]> {
+  const words = text
+    .trim()
+    .split(/[\s;]+/)
+    .filter(Boolean);
+  const values: number[] = [];
+  for (const word of words) {
+    const value = decimal(word);
+    if (!new RegExp(`^${NUMBER}$`).test(word))
+      return failure(
+        `“${word.slice(0, 20)}” is not a length: write millimetres in a row, 6 18 30.5.`,
+      );
+    if (value <= (values.at(-1) ?? -1))
+      return failure(`Lengths in a row grow: ${word} cannot follow ${values.at(-1)}.`);
+    values.push(value);
+  }
+  return success(values);
+}
+
+/** Hole numbers in a row, `7 9` or `7,9`; `none` is an empty list. */
+export function parseHoleNumbers(text: string): Result<readonly number[]> {
+  const tidy = text.trim();
+  if (/^(none|-|0)?$/i.test(tidy)) return success([]);
+  const numbers: number[] = [];
+  for (const word of tidy.split(/[\s,;]+/).filter(Boolean)) {
+    if (!/^\d{1,2}$/.test(word) || Number(word) === 0)
+      return failure(`“${word.slice(0, 20)}” is not a hole number: write 7 9, or none.`);
+    if (numbers.includes(Number(word))) return failure(`Hole ${word} stands there twice.`);
+    numbers.push(Number(word));
+  }
+  return success(numbers.sort((a, b) => a - b));
+}
+
+/** Holes with their end, `8T 6H`; `none` is an empty list. */
+export function parseHoleLabels(text: string): Result<readonly string[]> {
+  const tidy = text.trim();
+  if (/^(none|-)?$/i.test(tidy)) return success([]);
+  const labels: string[] = [];
+  for (const word of tidy
+    .toUpperCase()
+    .split(/[\s,;]+/)
+    .filter(Boolean)) {
+    if (!/^[1-9]\d?[HT]$/.test(word))
+      return failure(
+        `“${word.slice(0, 20)}” is not a hole: write its number and H for head or T for throat, 8T 6H.`,
+      );
+    if (labels.includes(word)) return failure(`Hole ${word} stands there twice.`);
+    labels.push(word);
+  }
+  return success(labels);
+}
+
+/** Money as typed, `18`, `18.50` or `18,5`, in minor units (cents). */
+export function parseMoney(text: string): Result<number> {
+  const tidy = text.trim();
+  if (!/^\d{1,6}([.,]\d{1,2})?$/.test(tidy)) return failure('Write an amount such as 18 or 18.50.');
+  return success(Math.round(decimal(tidy) * 100));
+}
+
+/** A whole number, `16`. */
+export function parseCount(text: string): Result<number> {
+  return /^\d{1,3}$/.test(text.trim())
+    ? success(Number(text))
+    : failure('Write a whole number, as counted: 16.');
+}
+
+/** Inside widths read at distances below the tip, `40:190 120:246 …`, both in mm. */
+export function parseWidths(text: string): Result<readonly WidthReading[]> {
+  const readings: WidthReading[] = [];
+  for (const word of text.trim().split(/\s+/).filter(Boolean)) {
+    const match = new RegExp(`^(${NUMBER}):(${NUMBER})$`).exec(word);
+    if (!match)
+      return failure(
+        `“${word.slice(0, 20)}” is not a reading: write distance below the tip, a colon, and the width there, 40:190 120:246.`,
+      );
+    readings.push({ fromHeadMm: decimal(match[1] ?? ''), widthMm: decimal(match[2] ?? '') });
+  }
+  return success(readings);
+}

@@ -1,0 +1,258 @@
+import { randomUUID } from 'node:crypto';
+import { count, eq } from 'drizzle-orm';
+import { studyFrame, type Bed } from '@/core/bed';
+import { USUAL_ASSUMPTIONS } from '@/core/lengths';
+import { stringPrice } from '@/core/money';
+import { wallTime } from '@/core/promise';
+import { recordJob, type JobRecord, type StringRecord } from '@/core/record';
+import { startingPoint } from '@/core/tension';
+import { newtons, roundToTicketStep, type TensionUnit } from '@/core/units';
+import type { Connection, Database } from '../connection';
+import { clients, frames, rackets, strings, tickets, workshops } from '../schema';
+import { chanceFrom, type Chance } from './chance';
+import { DEMO_FRAMES } from './frames';
+import { DEMO_PEOPLE } from './people';
+import { DEMO_STRINGS } from './strings';
+
+const JOBS = 400;
+const DAY = 24 * 60 * 60 * 1000;
+const TIME_ZONE = 'Europe/Lisbon';
+const LABOUR = 1600;
+
+const REMARKS = [
+  '',
+  '',
+  '',
+  '',
+  'One grommet replaced at 4H left.',
+  'Bumper worn, told them.',
+  'Notched, but whole.',
+  'Broke near the head, off-centre hit.',
+  'Tail of the crosses was short; bridged the last pull.',
+  'A pound lower than last time, at their wish.',
+];
+const WISHES = [
+  '',
+  'the same again',
+  'a little looser',
+  'more control',
+  'it launches',
+  'softer, please',
+  'before the league match',
+];
+const CONDITIONS = [
+  '',
+  '',
+  'Bumper scuffed, frame sound.',
+  'Split grommet at 3T left, replaced.',
+  'Old chip at the head, no crack.',
+];
+
+type Row<T extends { $inferInsert: object }> = T['$inferInsert'] & { id: string };
+
+interface DemoRacket extends Row<typeof rackets> {
+  readonly bed: Bed;
+  readonly frameName: string;
+  readonly clientName: string;
+  readonly unit: TensionUnit;
+  /** What this racket is usually strung with. */
+  readonly mains: Row<typeof strings>;
+  readonly crosses: Row<typeof strings>;
+  readonly crossBy: number;
+}
+
+/** Fills an empty workshop with an invented year or two. A workshop that has anything in it is left alone. */
+export async function fillWithDemo(db: Database): Promise<void> {
+  await db.transaction(async (connection) => {
+    const [workshop] = await connection.select().from(workshops).limit(1);
+    const [known] = await connection.select({ n: count() }).from(clients);
+    if (!workshop || (known?.n ?? 0) > 0) return;
+    await fill(connection, workshop.id, new Date());
+  });
+}
+
+async function fill(db: Connection, workshopId: string, today: Date): Promise<void> {
+  const chance = chanceFrom(20);
+  await db
+    .update(workshops)
+    .set({
+      name: 'The Netloft, Skerrowmouth',
+      timeZone: TIME_ZONE,
+      labourMinor: LABOUR,
+      cutAssumptions: USUAL_ASSUMPTIONS,
+      nextTicket: JOBS + 7,
+    })
+    .where(eq(workshops.id, workshopId));
+
+  const frameRows = DEMO_FRAMES.map((frame) => ({
+    ...frame,
+    id: randomUUID(),
+    workshopId,
+    sport: frame.spec.sport,
+  }));
+  const stringRows = DEMO_STRINGS.map((string) => ({ ...string, id: randomUUID(), workshopId }));
+  const clientRows = DEMO_PEOPLE.map((person) => ({ ...person, id: randomUUID(), workshopId }));
+  await db.insert(frames).values(frameRows);
+  await db.insert(strings).values(stringRows);
+  await db.insert(clients).values(clientRows);
+
+  const owned = clientRows.flatMap((client, i): DemoRacket[] => {
+    const fit = frameRows.filter(({ sport }) => sport === client.plays);
+    const frame = fit[i % fit.length] as (typeof fit)[number];
+    const shelf = stringRows.filter(({ sport, setMm }) => sport === client.plays && setMm > 9000);
+    const mains = shelf[(i * 5) % shelf.length] as (typeof shelf)[number];
+    const hybrid = client.plays === 'tennis' && i % 4 === 0;
+    const soft = shelf.find(({ family }) => family === 'synthetic gut') ?? mains;
+    const { bed } = studyFrame(frame.spec);
+    if (!bed) throw new Error(`The demo frame ${frame.name} makes no bed.`);
+    return Array.from({ length: client.rackets }, (_, n) => ({
+      id: randomUUID(),
+      workshopId,
+      clientId: client.id,
+      frameId: frame.id,
+      label: frame.name,
+      mark: client.rackets > 1 ? `${client.name[0]}${n + 1}` : '',
+      notes: '',
+      bed,
+      frameName: frame.name,
+      clientName: client.name,
+      unit: client.tensionUnit ?? 'kg',
+      mains,
+      crosses: hybrid ? soft : mains,
+      crossBy: client.plays === 'tennis' && i % 3 === 0 ? -1 : 0,
+    }));
+  });
+  await db.insert(rackets).values(owned);
+
+  const closed = Array.from({ length: JOBS }, (_, i) => {
+    const daysAgo = Math.floor(((JOBS - i) / JOBS) ** 1.1 * 730) + 1;
+    return closedTicket(
+      chance,
+      chance.one(owned),
+      i + 1,
+      new Date(today.getTime() - daysAgo * DAY),
+    );
+  });
+  for (let i = 0; i < closed.length; i += 100)
+    await db.insert(tickets).values(closed.slice(i, i + 100));
+  await db.insert(tickets).values(openTickets(owned, today));
+}
+
+const gaugeOf = ({ gaugesMm }: Row<typeof strings>): number =>
+  gaugesMm[Math.floor((gaugesMm.length - 1) / 2)] as number;
+
+const recordOfString = (string: Row<typeof strings>, suppliedByClient: boolean): StringRecord => ({
+  name: string.name,
+  family: string.family,
+  gaugeMm: gaugeOf(string),
+  suppliedByClient,
+  setMm: string.setMm,
+});
+
+/** The usual pull of a racket, with a step up or down now and then. */
+function pullOf(racket: DemoRacket, steps: number) {
+  const { mains, crosses, unit, bed, crossBy } = racket;
+  const start = startingPoint(bed.spec, mains.family, crosses.family, unit).ticket;
+  const step = newtons(unit === 'kg' ? 0.5 : 1, unit);
+  return {
+    mainN: roundToTicketStep(start.mainN + steps * step, unit),
+    crossN: roundToTicketStep(start.crossN + (steps + 2 * crossBy) * step, unit),
+    unit,
+  };
+}
+
+const setupColumns = (racket: DemoRacket, supplied: boolean, pull: ReturnType<typeof pullOf>) => ({
+  mainStringId: racket.mains.id,
+  mainGaugeMm: gaugeOf(racket.mains),
+  mainSupplied: supplied,
+  crossStringId: racket.crosses.id,
+  crossGaugeMm: gaugeOf(racket.crosses),
+  crossSupplied: supplied,
+  mainN: pull.mainN,
+  crossN: pull.crossN,
+  tensionUnit: pull.unit,
+});
+
+const cutColumns = (racket: DemoRacket) => ({
+  crossStart: 'left' as const,
+  cutFrom: racket.mains === racket.crosses ? ('one set' as const) : ('two half sets' as const),
+});
+
+function closedTicket(
+  chance: Chance,
+  racket: DemoRacket,
+  number: number,
+  day: Date,
+): typeof tickets.$inferInsert {
+  const pull = pullOf(racket, chance.below(4) - 1);
+  const supplied = chance.next() < 0.12;
+  const { crossStart, cutFrom } = cutColumns(racket);
+  const takenIn = new Date(day.getTime() - (1 + chance.below(3)) * DAY);
+  const record: JobRecord = recordJob({
+    client: racket.clientName,
+    racket: { frameName: racket.frameName, mark: racket.mark },
+    bed: racket.bed,
+    mains: recordOfString(racket.mains, supplied),
+    crosses: recordOfString(racket.crosses, supplied),
+    tension: pull,
+    crossStart,
+    cutFrom,
+    assumptions: USUAL_ASSUMPTIONS,
+    remarks: chance.one(REMARKS),
+  });
+  const price = ({ setPriceMinor }: Row<typeof strings>) => ({
+    setMinor: setPriceMinor,
+    suppliedByClient: supplied,
+  });
+  return {
+    workshopId: racket.workshopId,
+    number,
+    requestKey: randomUUID(),
+    racketId: racket.id,
+    takenIn,
+    promised: `${wallTime(day, TIME_ZONE).slice(0, 10)}T18:00`,
+    wish: chance.one(WISHES),
+    condition: chance.one(CONDITIONS),
+    ...setupColumns(racket, supplied, pull),
+    crossStart,
+    cutFrom,
+    closedAt: day,
+    labourMinor: LABOUR,
+    stringMinor: stringPrice(price(racket.mains), price(racket.crosses)),
+    record,
+  };
+}
+
+/** Six racket on the bench, each at another station. */
+function openTickets(owned: readonly DemoRacket[], today: Date): (typeof tickets.$inferInsert)[] {
+  const onDay = (days: number, time: string) =>
+    `${wallTime(new Date(today.getTime() + days * DAY), TIME_ZONE).slice(0, 10)}T${time}`;
+  const plans = [
+    {
+      racket: 0,
+      promised: onDay(-1, '18:00'),
+      wish: 'the same again, elbow is better',
+      state: 'cut',
+    },
+    { racket: 5, promised: onDay(0, '23:30'), wish: 'for tonight’s ladder', state: 'setup' },
+    { racket: 9, promised: onDay(1, '12:00'), wish: 'launches, a little tighter', state: 'setup' },
+    { racket: 43, promised: onDay(1, '18:00'), wish: 'more repulsion', state: 'cut' },
+    { racket: 52, promised: onDay(2, '18:00'), wish: 'broke at the top again', state: 'in' },
+    { racket: 20, promised: onDay(4, '18:00'), wish: '', state: 'in' },
+  ] as const;
+  return plans.map(({ racket: index, promised, wish, state }, i) => {
+    const racket = owned[index] as DemoRacket;
+    return {
+      workshopId: racket.workshopId,
+      number: JOBS + 1 + i,
+      requestKey: randomUUID(),
+      racketId: racket.id,
+      takenIn: new Date(today.getTime() - (3 - i / 3) * DAY),
+      promised,
+      wish,
+      condition: CONDITIONS[i % CONDITIONS.length] ?? '',
+      ...(state !== 'in' && setupColumns(racket, false, pullOf(racket, 0))),
+      ...(state === 'cut' && cutColumns(racket)),
+    };
+  });
+}

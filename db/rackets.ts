@@ -1,0 +1,102 @@
+import { and, asc, count, eq, ilike, isNull, or, sql } from 'drizzle-orm';
+import type { Connection } from './connection';
+import { containing, missed, type Saved } from './saving';
+import { clients, frames, rackets, tickets } from './schema';
+
+export type Racket = typeof rackets.$inferSelect;
+export type RacketFacts = Pick<Racket, 'clientId' | 'frameId' | 'label' | 'mark' | 'notes'>;
+
+/** A racket with the names that it is known by. */
+export type KnownRacket = Racket & { readonly clientName: string; readonly frameName: string };
+
+/** The rackets of one workshop's clients. */
+export function racketsOf(db: Connection, workshopId: string) {
+  const mine = eq(rackets.workshopId, workshopId);
+  const one = (id: string) => and(mine, eq(rackets.id, id));
+  const known = () =>
+    db
+      .select({
+        racket: rackets,
+        clientName: clients.name,
+        frameName: sql<string>`coalesce(${frames.name}, ${rackets.label})`,
+      })
+      .from(rackets)
+      .innerJoin(clients, eq(clients.id, rackets.clientId))
+      .leftJoin(frames, eq(frames.id, rackets.frameId));
+  const flat = ({ racket, ...names }: Awaited<ReturnType<typeof known>>[number]): KnownRacket => ({
+    ...racket,
+    ...names,
+  });
+
+  return {
+    async find(text: string, limit = 300): Promise<KnownRacket[]> {
+      const rows = await known()
+        .where(
+          and(
+            mine,
+            isNull(rackets.removedAt),
+            or(
+              ilike(clients.name, containing(text)),
+              ilike(frames.name, containing(text)),
+              ilike(rackets.label, containing(text)),
+              ilike(rackets.mark, containing(text)),
+            ),
+          ),
+        )
+        .orderBy(asc(clients.name), asc(rackets.mark))
+        .limit(limit);
+      return rows.map(flat);
+    },
+
+    async ofClient(clientId: string): Promise<KnownRacket[]> {
+      const rows = await known()
+        .where(and(mine, eq(rackets.clientId, clientId), isNull(rackets.removedAt)))
+        .orderBy(asc(rackets.mark));
+      return rows.map(flat);
+    },
+
+    async get(id: string): Promise<KnownRacket | undefined> {
+      const [row] = await known().where(one(id));
+      return row && flat(row);
+    },
+
+    async add(facts: RacketFacts): Promise<Racket> {
+      const [row] = await db
+        .insert(rackets)
+        .values({ ...facts, workshopId })
+        .returning();
+      return row as Racket;
+    },
+
+    async change(id: string, version: number, facts: Partial<RacketFacts>): Promise<Saved> {
+      const { rowCount } = await db
+        .update(rackets)
+        .set({ ...facts, version: version + 1 })
+        .where(and(one(id), eq(rackets.version, version), isNull(rackets.removedAt)));
+      return rowCount ? 'saved' : missed(await this.get(id));
+    },
+
+    /** Open tickets on this racket, which keep it from being removed. */
+    async openTickets(id: string): Promise<number> {
+      const [row] = await db
+        .select({ open: count() })
+        .from(tickets)
+        .where(
+          and(
+            eq(tickets.workshopId, workshopId),
+            eq(tickets.racketId, id),
+            isNull(tickets.closedAt),
+            isNull(tickets.removedAt),
+          ),
+        );
+      return row?.open ?? 0;
+    },
+
+    async setRemoved(id: string, removed: boolean): Promise<void> {
+      await db
+        .update(rackets)
+        .set({ removedAt: removed ? new Date() : null, version: sql`${rackets.version} + 1` })
+        .where(one(id));
+    },
+  };
+}

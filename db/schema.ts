@@ -1,0 +1,169 @@
+import { sql } from 'drizzle-orm';
+import {
+  boolean,
+  check,
+  doublePrecision,
+  foreignKey,
+  index,
+  integer,
+  jsonb,
+  pgTable,
+  text,
+  timestamp,
+  unique,
+  uuid,
+} from 'drizzle-orm/pg-core';
+import type { Family } from '@/core/family';
+import type { FrameSpec } from '@/core/frame';
+import type { CutAssumptions } from '@/core/lengths';
+import type { CutSourceKind, JobRecord } from '@/core/record';
+import type { Side } from '@/core/outline';
+import type { Sport } from '@/core/sport';
+import type { LengthSystem, TensionUnit } from '@/core/units';
+
+/**
+ * Every row belongs to a workshop. Keys between tables carry the workshop too, so the database
+ * itself refuses a racket of one workshop on a ticket of another.
+ */
+export const workshops = pgTable('workshops', {
+  id: uuid().primaryKey().defaultRandom(),
+  name: text().notNull(),
+  tensionUnit: text().$type<TensionUnit>().notNull(),
+  lengthSystem: text().$type<LengthSystem>().notNull(),
+  currency: text().notNull(),
+  timeZone: text().notNull(),
+  labourMinor: integer().notNull(),
+  cutAssumptions: jsonb().$type<CutAssumptions>().notNull(),
+  nextTicket: integer().notNull().default(1),
+  version: integer().notNull().default(1),
+});
+
+const ownedRow = () => ({
+  id: uuid().primaryKey().defaultRandom(),
+  workshopId: uuid()
+    .notNull()
+    .references(() => workshops.id),
+  /** Grows with each change; a form that was opened on an older one is told so. */
+  version: integer().notNull().default(1),
+  createdAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
+  removedAt: timestamp({ withTimezone: true }),
+});
+
+export const clients = pgTable(
+  'clients',
+  {
+    ...ownedRow(),
+    name: text().notNull(),
+    contact: text().notNull(),
+    /** The client's own habit on their papers; null follows the workshop. */
+    tensionUnit: text().$type<TensionUnit>(),
+    notes: text().notNull(),
+  },
+  (t) => [unique().on(t.workshopId, t.id), index().on(t.workshopId, t.name)],
+);
+
+export const frames = pgTable(
+  'frames',
+  {
+    ...ownedRow(),
+    name: text().notNull(),
+    sport: text().$type<Sport>().notNull(),
+    spec: jsonb().$type<FrameSpec>().notNull(),
+  },
+  (t) => [unique().on(t.workshopId, t.id), index().on(t.workshopId, t.name)],
+);
+
+export const strings = pgTable(
+  'strings',
+  {
+    ...ownedRow(),
+    name: text().notNull(),
+    sport: text().$type<Sport>().notNull(),
+    family: text().$type<Family>().notNull(),
+    gaugesMm: doublePrecision().array().notNull(),
+    setMm: doublePrecision().notNull(),
+    setPriceMinor: integer().notNull(),
+    notes: text().notNull(),
+  },
+  (t) => [unique().on(t.workshopId, t.id), index().on(t.workshopId, t.name)],
+);
+
+export const rackets = pgTable(
+  'rackets',
+  {
+    ...ownedRow(),
+    clientId: uuid().notNull(),
+    /** Null until the frame has been entered at the Frame station. */
+    frameId: uuid(),
+    /** What the client calls the frame, until it is in the library. */
+    label: text().notNull(),
+    /** Serial or bench mark. */
+    mark: text().notNull(),
+    notes: text().notNull(),
+  },
+  (t) => [
+    unique().on(t.workshopId, t.id),
+    foreignKey({
+      columns: [t.workshopId, t.clientId],
+      foreignColumns: [clients.workshopId, clients.id],
+    }),
+    foreignKey({
+      columns: [t.workshopId, t.frameId],
+      foreignColumns: [frames.workshopId, frames.id],
+    }),
+    index().on(t.workshopId, t.clientId),
+  ],
+);
+
+export const tickets = pgTable(
+  'tickets',
+  {
+    ...ownedRow(),
+    number: integer().notNull(),
+    /** Made by the form; a form that is sent twice makes one ticket. */
+    requestKey: uuid().notNull(),
+    racketId: uuid().notNull(),
+    takenIn: timestamp({ withTimezone: true }).notNull().defaultNow(),
+    /** On the workshop's clock, `2026-11-27T17:00`. */
+    promised: text().notNull(),
+    wish: text().notNull(),
+    condition: text().notNull(),
+
+    mainStringId: uuid(),
+    mainGaugeMm: doublePrecision(),
+    mainSupplied: boolean().notNull().default(false),
+    crossStringId: uuid(),
+    crossGaugeMm: doublePrecision(),
+    crossSupplied: boolean().notNull().default(false),
+    mainN: doublePrecision(),
+    crossN: doublePrecision(),
+    tensionUnit: text().$type<TensionUnit>(),
+
+    crossStart: text().$type<Side>(),
+    cutFrom: text().$type<CutSourceKind>(),
+
+    closedAt: timestamp({ withTimezone: true }),
+    labourMinor: integer(),
+    stringMinor: integer(),
+    record: jsonb().$type<JobRecord>(),
+  },
+  (t) => [
+    unique().on(t.workshopId, t.number),
+    unique().on(t.workshopId, t.requestKey),
+    foreignKey({
+      columns: [t.workshopId, t.racketId],
+      foreignColumns: [rackets.workshopId, rackets.id],
+    }),
+    foreignKey({
+      columns: [t.workshopId, t.mainStringId],
+      foreignColumns: [strings.workshopId, strings.id],
+    }),
+    foreignKey({
+      columns: [t.workshopId, t.crossStringId],
+      foreignColumns: [strings.workshopId, strings.id],
+    }),
+    index().on(t.workshopId, t.closedAt),
+    index().on(t.workshopId, t.racketId),
+    check('a closed ticket has its record', sql`(${t.closedAt} is null) = (${t.record} is null)`),
+  ],
+);

@@ -1,0 +1,170 @@
+import { and, asc, desc, eq, ilike, isNotNull, isNull, or, sql } from 'drizzle-orm';
+import type { JobRecord } from '@/core/record';
+import type { Connection } from './connection';
+import { containing, missed, type Saved } from './saving';
+import { clients, frames, rackets, tickets, workshops } from './schema';
+
+export type Ticket = typeof tickets.$inferSelect;
+
+export type TakeInFacts = Pick<Ticket, 'racketId' | 'promised' | 'wish' | 'condition'>;
+export type SetupFacts = Pick<
+  Ticket,
+  | 'mainStringId'
+  | 'mainGaugeMm'
+  | 'mainSupplied'
+  | 'crossStringId'
+  | 'crossGaugeMm'
+  | 'crossSupplied'
+  | 'mainN'
+  | 'crossN'
+  | 'tensionUnit'
+>;
+export type CutFacts = Pick<Ticket, 'crossStart' | 'cutFrom'>;
+export interface Closing {
+  readonly labourMinor: number;
+  readonly stringMinor: number;
+  readonly record: JobRecord;
+}
+
+/** A ticket as the lists show it. */
+export type ListedTicket = Ticket & {
+  readonly clientId: string;
+  readonly clientName: string;
+  readonly frameId: string | null;
+  readonly frameName: string;
+  readonly mark: string;
+};
+
+/** The tickets and job records of one workshop. */
+export function ticketsOf(db: Connection, workshopId: string) {
+  const mine = and(eq(tickets.workshopId, workshopId), isNull(tickets.removedAt));
+  const listed = () =>
+    db
+      .select({
+        ticket: tickets,
+        clientId: rackets.clientId,
+        clientName: clients.name,
+        frameId: rackets.frameId,
+        frameName: sql<string>`coalesce(${frames.name}, ${rackets.label})`,
+        mark: rackets.mark,
+      })
+      .from(tickets)
+      .innerJoin(rackets, eq(rackets.id, tickets.racketId))
+      .innerJoin(clients, eq(clients.id, rackets.clientId))
+      .leftJoin(frames, eq(frames.id, rackets.frameId));
+  const flat = ({
+    ticket,
+    ...names
+  }: Awaited<ReturnType<typeof listed>>[number]): ListedTicket => ({
+    ...ticket,
+    ...names,
+  });
+
+  async function get(number: number): Promise<ListedTicket | undefined> {
+    const [row] = await listed().where(and(mine, eq(tickets.number, number)));
+    return row && flat(row);
+  }
+
+  async function change(
+    number: number,
+    version: number,
+    facts: Partial<TakeInFacts & SetupFacts & CutFacts>,
+  ): Promise<Saved> {
+    const { rowCount } = await db
+      .update(tickets)
+      .set({ ...facts, version: version + 1 })
+      .where(
+        and(
+          mine,
+          eq(tickets.number, number),
+          eq(tickets.version, version),
+          isNull(tickets.closedAt),
+        ),
+      );
+    return rowCount ? 'saved' : missed(await get(number));
+  }
+
+  return {
+    get,
+    change,
+
+    /** Open tickets, the earliest promise first. */
+    async open(): Promise<ListedTicket[]> {
+      const rows = await listed()
+        .where(and(mine, isNull(tickets.closedAt)))
+        .orderBy(asc(tickets.promised), asc(tickets.number));
+      return rows.map(flat);
+    },
+
+    /** Closed jobs, the latest first; `text` may be a number, a client, a frame or a mark. */
+    async closed(text: string, limit = 100): Promise<ListedTicket[]> {
+      const number = /^\d{1,9}$/.test(text) ? Number(text) : undefined;
+      const rows = await listed()
+        .where(
+          and(
+            mine,
+            isNotNull(tickets.closedAt),
+            or(
+              number === undefined ? undefined : eq(tickets.number, number),
+              ilike(clients.name, containing(text)),
+              sql`${tickets.record} -> 'racket' ->> 'frameName' ilike ${containing(text)}`,
+              ilike(rackets.mark, containing(text)),
+            ),
+          ),
+        )
+        .orderBy(desc(tickets.closedAt), desc(tickets.number))
+        .limit(limit);
+      return rows.map(flat);
+    },
+
+    /** What was done on a racket, the latest first, with what is open on it. */
+    async ofRacket(racketId: string): Promise<ListedTicket[]> {
+      const rows = await listed()
+        .where(and(mine, eq(tickets.racketId, racketId)))
+        .orderBy(desc(tickets.takenIn), desc(tickets.number));
+      return rows.map(flat);
+    },
+
+    /** The ticket that a form with this key has already made, if it was sent twice. */
+    async byRequest(requestKey: string): Promise<Ticket | undefined> {
+      const [row] = await db
+        .select()
+        .from(tickets)
+        .where(and(mine, eq(tickets.requestKey, requestKey)));
+      return row;
+    },
+
+    /** Adds a ticket under the workshop's next number. Call it inside a transaction. */
+    async add(
+      requestKey: string,
+      facts: TakeInFacts & Partial<SetupFacts & CutFacts>,
+    ): Promise<Ticket> {
+      const [counter] = await db
+        .update(workshops)
+        .set({ nextTicket: sql`${workshops.nextTicket} + 1` })
+        .where(eq(workshops.id, workshopId))
+        .returning({ next: workshops.nextTicket });
+      const [row] = await db
+        .insert(tickets)
+        .values({ ...facts, requestKey, workshopId, number: (counter?.next ?? 1) - 1 })
+        .returning();
+      return row as Ticket;
+    },
+
+    /** Closes an open ticket for good, with its record. */
+    async close(number: number, version: number, closing: Closing): Promise<Saved> {
+      const { rowCount } = await db
+        .update(tickets)
+        .set({ ...closing, closedAt: new Date(), version: version + 1 })
+        .where(
+          and(
+            mine,
+            eq(tickets.number, number),
+            eq(tickets.version, version),
+            isNull(tickets.closedAt),
+          ),
+        );
+      return rowCount ? 'saved' : missed(await get(number));
+    },
+  };
+}

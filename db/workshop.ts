@@ -1,0 +1,52 @@
+import { and, asc, eq } from 'drizzle-orm';
+import { clientsOf } from './clients';
+import { database, type Connection } from './connection';
+import { framesOf } from './frames';
+import { racketsOf } from './rackets';
+import type { Saved } from './saving';
+import { workshops } from './schema';
+import { stringsOf } from './strings';
+import { ticketsOf } from './tickets';
+
+export type Workshop = typeof workshops.$inferSelect;
+export type WorkshopFacts = Omit<Workshop, 'id' | 'nextTicket' | 'version'>;
+
+/** Everything of one workshop, and nothing of another. */
+export function recordsOf(db: Connection, workshopId: string) {
+  return {
+    clients: clientsOf(db, workshopId),
+    frames: framesOf(db, workshopId),
+    rackets: racketsOf(db, workshopId),
+    strings: stringsOf(db, workshopId),
+    tickets: ticketsOf(db, workshopId),
+
+    async changeWorkshop(version: number, facts: WorkshopFacts): Promise<Saved> {
+      const { rowCount } = await db
+        .update(workshops)
+        .set({ ...facts, version: version + 1 })
+        .where(and(eq(workshops.id, workshopId), eq(workshops.version, version)));
+      return rowCount ? 'saved' : 'changed';
+    },
+  };
+}
+
+export type Records = ReturnType<typeof recordsOf>;
+
+export interface OpenWorkshop extends Records {
+  readonly workshop: Workshop;
+  /** All of it happens, or none. */
+  readonly together: <T>(work: (records: Records) => Promise<T>) => Promise<T>;
+}
+
+/** The workshop at work. There is one until people sign in. */
+export async function openWorkshop(): Promise<OpenWorkshop> {
+  const db = database();
+  const [workshop] = await db.select().from(workshops).orderBy(asc(workshops.id)).limit(1);
+  if (!workshop)
+    throw new Error('The database holds no workshop: start the application with npm start.');
+  return {
+    workshop,
+    ...recordsOf(db, workshop.id),
+    together: (work) => db.transaction((transaction) => work(recordsOf(transaction, workshop.id))),
+  };
+}

@@ -1,0 +1,56 @@
+import next from 'eslint-config-next/core-web-vitals';
+import nextTypescript from 'eslint-config-next/typescript';
+import prettier from 'eslint-config-prettier';
+
+/** Arrows run one way: app → ui, db, formats → core. */
+const mayNotReach = (folder, ...outside) => ({
+  files: [`${folder}/**/*.{ts,tsx}`],
+  rules: {
+    'no-restricted-imports': [
+      'error',
+      {
+        patterns: outside.map((name) => ({
+          group: [`@/${name}`, `@/${name}/*`, `**/${name}/*`],
+          message: `${folder}/ does not reach into ${name}/ (see docs/architecture.md).`,
+        })),
+      },
+    ],
+  },
+});
+
+const config = [
+  { ignores: ['.next/**', '.next-test/**', '.orthotens/**', 'next-env.d.ts', 'db/migrations/**'] },
+  ...next,
+  ...nextTypescript,
+  prettier,
+  {
+    rules: {
+      '@typescript-eslint/no-explicit-any': 'error',
+      '@typescript-eslint/consistent-type-imports': ['error', { fixStyle: 'inline-type-imports' }],
+      eqeqeq: ['error', 'always'],
+    },
+  },
+  mayNotReach(
+    'core',
+    'app',
+    'ui',
+    'db',
+    'formats',
+    'react',
+    'react-dom',
+    'next',
+    'drizzle-orm',
+    'pg',
+  ),
+  mayNotReach('db', 'app', 'ui', 'formats'),
+  mayNotReach('formats', 'app', 'ui', 'db'),
+  mayNotReach('ui', 'app', 'db'),
+  {
+    files: ['core/**/*.ts'],
+    rules: {
+      'no-restricted-globals': ['error', 'window', 'document', 'fetch', 'process', 'localStorage'],
+    },
+  },
+];
+
+export default config;

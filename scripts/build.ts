@@ -1,0 +1,54 @@
+/** The production build, made again only when something it is made from has changed. */
+import { spawnSync } from 'node:child_process';
+import { createHash } from 'node:crypto';
+import { existsSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { ROOT } from './house';
+
+const SOURCES = [
+  'app',
+  'core',
+  'db',
+  'ui',
+  'public',
+  'next.config.ts',
+  'postcss.config.mjs',
+  'tsconfig.json',
+  'package-lock.json',
+];
+
+function fingerprint(): string {
+  const hash = createHash('sha256');
+  const add = (path: string): void => {
+    const full = join(ROOT, path);
+    if (!existsSync(full)) return;
+    if (statSync(full).isDirectory())
+      for (const entry of readdirSync(full).sort()) add(join(path, entry));
+    else hash.update(path).update(readFileSync(full));
+  };
+  SOURCES.forEach(add);
+  return hash.digest('hex');
+}
+
+export type BuildFolder = '.next' | '.next-test';
+
+/** Builds into `folder` unless it is current. Returns whether the folder is good, and what it was built from. */
+export function ensureBuild(folder: BuildFolder): {
+  readonly good: boolean;
+  readonly madeFrom: string;
+} {
+  const madeFrom = fingerprint();
+  const stamp = join(ROOT, folder, 'made-from');
+  if (existsSync(stamp) && readFileSync(stamp, 'utf8') === madeFrom)
+    return { good: true, madeFrom };
+  console.log('Building …');
+  const { status } = spawnSync(process.execPath, [NEXT, 'build'], {
+    cwd: ROOT,
+    stdio: ['ignore', 'inherit', 'inherit'],
+    env: { ...process.env, ORTHOTENS_BUILD: folder, NODE_ENV: 'production' },
+  });
+  if (status === 0) writeFileSync(stamp, madeFrom);
+  return { good: status === 0, madeFrom };
+}
+
+export const NEXT = join(ROOT, 'node_modules', 'next', 'dist', 'bin', 'next');

@@ -1,0 +1,4 @@
+import { fillWithDemo } from '@/db/demo/fill';
+import { openHouse } from './open';
+
+await openHouse('orthotens_demo', fillWithDemo);

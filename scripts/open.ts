@@ -1,0 +1,26 @@
+/** What `npm start` and `npm run demo` have in common: database, build, server, address. */
+import { mkdirSync } from 'node:fs';
+import { openDatabase, type Database } from '@/db/connection';
+import { migrateDatabase } from '@/db/migrate';
+import { ensureBuild } from './build';
+import { workDatabase } from './cluster';
+import { fail, HOUSE } from './house';
+import { ensureServer } from './server';
+
+export async function openHouse(
+  name: 'orthotens' | 'orthotens_demo',
+  fill: (db: Database) => Promise<void>,
+): Promise<void> {
+  mkdirSync(HOUSE, { recursive: true });
+  const url = await workDatabase(name);
+  const { db, close } = openDatabase(url);
+  try {
+    await migrateDatabase(db);
+    await fill(db);
+  } finally {
+    await close();
+  }
+  const { good, madeFrom } = ensureBuild('.next');
+  if (!good) fail('The build failed; the lines above say why.');
+  console.log(`Orthotens is at ${await ensureServer(url, madeFrom)}   (npm run stop ends it)`);
+}

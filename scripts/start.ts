@@ -1,0 +1,3 @@
+import { openHouse } from './open';
+
+await openHouse('orthotens', async () => undefined);

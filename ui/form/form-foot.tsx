@@ -1,0 +1,44 @@
+import type { ReactNode } from 'react';
+
+interface FormFootProps {
+  readonly form: {
+    readonly sending: boolean;
+    readonly notice: string | undefined;
+    readonly restored: boolean;
+    readonly discard: () => void;
+  };
+  /** What the button does, in the trade's words. */
+  readonly action: string;
+  readonly children?: ReactNode;
+}
+
+/** The end of every form: what happened, and the one thing to press. */
+export function FormFoot({ form, action, children }: FormFootProps) {
+  return (
+    <div className="border-hair mt-6 flex flex-col gap-3 border-t pt-4">
+      {form.notice && (
+        <p role="alert" className="text-warn max-w-prose font-medium">
+          {form.notice}
+        </p>
+      )}
+      {form.restored && (
+        <p role="status" className="label">
+          What you typed before is back, not yet saved.{' '}
+          <button type="button" onClick={form.discard} className="underline">
+            Discard it
+          </button>
+        </p>
+      )}
+      <div className="flex flex-wrap items-center gap-4">
+        <button
+          type="submit"
+          disabled={form.sending}
+          className="bg-ink text-paper px-5 py-2 font-medium disabled:opacity-60"
+        >
+          {form.sending ? 'Saving …' : action}
+        </button>
+        {children}
+      </div>
+    </div>
+  );
+}

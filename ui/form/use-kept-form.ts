@@ -1,0 +1,125 @@
+'use client';
+
+import { zodResolver } from '@hookform/resolvers/zod';
+import { useRouter } from 'next/navigation';
+import { useCallback, useEffect, useRef, useState } from 'react';
+import {
+  useForm,
+  type DefaultValues,
+  type FieldValues,
+  type Path,
+  type Resolver,
+  type UseFormReturn,
+} from 'react-hook-form';
+import type { z } from 'zod';
+import type { FormAnswer } from './result';
+
+export interface KeptForm<V extends FieldValues> extends UseFormReturn<V> {
+  /** For the form's onSubmit. */
+  readonly send: (event?: React.BaseSyntheticEvent) => Promise<void>;
+  readonly sending: boolean;
+  /** A sentence about the form as a whole: a lost connection, a change in another tab. */
+  readonly notice: string | undefined;
+  /** True when what was typed before a reload has been put back. */
+  readonly restored: boolean;
+  readonly discard: () => void;
+}
+
+interface Options<V extends FieldValues> {
+  /** Names the form and the version of what it edits; under it, what is typed survives a reload. */
+  readonly name: string;
+  readonly schema: z.ZodType<unknown, V>;
+  readonly initial: V;
+  readonly save: (values: V) => Promise<FormAnswer>;
+  readonly saved?: () => void;
+}
+
+const NO_ANSWER =
+  'The workshop’s server does not answer. Nothing was saved, and what you typed is kept here: try again.';
+
+function draftOf<V>(key: string): V | undefined {
+  try {
+    const text = sessionStorage.getItem(key);
+    return text ? (JSON.parse(text) as V) : undefined;
+  } catch {
+    return undefined;
+  }
+}
+
+/** A form that loses nothing: not on a reload, not on a double click, not without a connection. */
+export function useKeptForm<V extends FieldValues>({
+  name,
+  schema,
+  initial,
+  save,
+  saved,
+}: Options<V>): KeptForm<V> {
+  const router = useRouter();
+  const key = `kept ${name}`;
+  const form = useForm<V>({
+    defaultValues: initial as DefaultValues<V>,
+    resolver: zodResolver(schema as never) as unknown as Resolver<V>,
+    mode: 'onTouched',
+  });
+  const { reset, subscribe, setError, handleSubmit } = form;
+  const [notice, setNotice] = useState<string>();
+  const [restored, setRestored] = useState(false);
+  const [sending, setSending] = useState(false);
+  const busy = useRef(false);
+
+  useEffect(() => {
+    const draft = draftOf<V>(key);
+    if (draft) {
+      reset(draft, { keepDefaultValues: true });
+      // The draft lives outside React, so it can only be known after the first paint.
+      // eslint-disable-next-line react-hooks/set-state-in-effect
+      setRestored(true);
+    }
+    return subscribe({
+      formState: { values: true },
+      callback: ({ values }) => {
+        try {
+          sessionStorage.setItem(key, JSON.stringify(values));
+        } catch {
+          // A full or forbidden store loses the draft on a reload, and nothing else.
+        }
+      },
+    });
+  }, [key, reset, subscribe]);
+
+  const discard = useCallback(() => {
+    sessionStorage.removeItem(key);
+    setRestored(false);
+    reset(initial);
+  }, [key, reset, initial]);
+
+  const send = handleSubmit(async (_, event) => {
+    event?.preventDefault();
+    if (busy.current) return;
+    busy.current = true;
+    setSending(true);
+    setNotice(undefined);
+    try {
+      const answer = await save(form.getValues());
+      if (answer.ok) {
+        sessionStorage.removeItem(key);
+        setRestored(false);
+        saved?.();
+        if (answer.go) router.push(answer.go);
+        else router.refresh();
+      } else {
+        setNotice(answer.notice);
+        Object.entries(answer.problems ?? {}).forEach(([field, message], i) =>
+          setError(field as Path<V>, { message }, { shouldFocus: i === 0 }),
+        );
+      }
+    } catch {
+      setNotice(NO_ANSWER);
+    } finally {
+      busy.current = false;
+      setSending(false);
+    }
+  });
+
+  return { ...form, send, sending, notice, restored, discard };
+}

@@ -1,0 +1,92 @@
+import Link from 'next/link';
+import type { ReactNode } from 'react';
+
+interface ListPageProps {
+  readonly title: string;
+  readonly search: string;
+  readonly searchLabel: string;
+  readonly add?: { readonly href: string; readonly text: string };
+  readonly children: ReactNode;
+}
+
+/** A plain list with a box to find in it; the search stands in the address, so it can be kept. */
+export function ListPage({ title, search, searchLabel, add, children }: ListPageProps) {
+  return (
+    <main className="px-6 py-6">
+      <div className="flex flex-wrap items-end gap-6">
+        <h1 className="figure text-4xl">{title}</h1>
+        <form className="grow" role="search">
+          <label className="label block" htmlFor="find">
+            {searchLabel}
+          </label>
+          <input
+            id="find"
+            name="find"
+            type="search"
+            defaultValue={search}
+            autoComplete="off"
+            className="border-edge bg-sheet w-full max-w-md border-b-2 px-2 py-1.5"
+          />
+        </form>
+        {add && (
+          <Link href={add.href} className="bg-ink text-paper px-5 py-2 font-medium">
+            {add.text}
+          </Link>
+        )}
+      </div>
+      <div className="mt-6 overflow-x-auto">{children}</div>
+    </main>
+  );
+}
+
+interface TableProps {
+  readonly head: readonly string[];
+  readonly empty: string;
+  readonly rows: readonly { readonly key: string; readonly cells: readonly ReactNode[] }[];
+}
+
+export function Table({ head, empty, rows }: TableProps) {
+  if (rows.length === 0) return <p className="border-hair text-soft border-t py-6">{empty}</p>;
+  return (
+    <table className="w-full text-left">
+      <thead>
+        <tr>
+          {head.map((name) => (
+            <th key={name} scope="col" className="label border-edge border-b py-1 pr-6 font-normal">
+              {name}
+            </th>
+          ))}
+        </tr>
+      </thead>
+      <tbody>
+        {rows.map(({ key, cells }) => (
+          <tr key={key} className="border-hair border-b align-baseline">
+            {cells.map((cell, i) => (
+              <td key={head[i]} className="max-w-md py-2 pr-6 break-words">
+                {cell}
+              </td>
+            ))}
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+/** The one link of a row. */
+export function RowLink({
+  href,
+  children,
+}: {
+  readonly href: string;
+  readonly children: ReactNode;
+}) {
+  return (
+    <Link
+      href={href}
+      className="decoration-hair hover:decoration-ink font-medium underline underline-offset-4"
+    >
+      {children}
+    </Link>
+  );
+}

@@ -1,0 +1,52 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import { toast } from 'sonner';
+
+interface RemoveButtonProps {
+  readonly what: string;
+  /** Removes, or answers with the sentence that says why not. */
+  readonly remove: () => Promise<string | void>;
+  readonly restore: () => Promise<void>;
+  readonly listHref: string;
+}
+
+/** Takes a row out of the lists at once, and offers to put it back. */
+export function RemoveButton({ what, remove, restore, listHref }: RemoveButtonProps) {
+  const router = useRouter();
+  const [working, setWorking] = useState(false);
+
+  const putBack = async () => {
+    await restore();
+    router.refresh();
+    toast(`The ${what} is back.`);
+  };
+
+  const takeOut = async () => {
+    setWorking(true);
+    try {
+      const refusal = await remove();
+      if (refusal) {
+        toast.error(refusal);
+        return;
+      }
+      toast(`The ${what} is removed.`, {
+        duration: 15_000,
+        action: { label: 'Undo', onClick: () => void putBack() },
+      });
+      router.push(listHref);
+      router.refresh();
+    } catch {
+      toast.error('The workshop’s server does not answer. Nothing was removed.');
+    } finally {
+      setWorking(false);
+    }
+  };
+
+  return (
+    <button type="button" disabled={working} onClick={takeOut} className="text-warn underline">
+      Remove this {what}
+    </button>
+  );
+}

@@ -1,0 +1,102 @@
+'use client';
+
+import {
+  Combobox,
+  ComboboxInput,
+  ComboboxOption,
+  ComboboxOptions,
+  Dialog,
+  DialogPanel,
+} from '@headlessui/react';
+import { useRouter } from 'next/navigation';
+import { useEffect, useState } from 'react';
+
+export interface Finding {
+  readonly href: string;
+  readonly kind: string;
+  readonly text: string;
+}
+
+const ACTIONS: readonly Finding[] = [
+  { href: '/take-in', kind: 'do', text: 'Take a racket in' },
+  { href: '/', kind: 'go', text: 'Today' },
+  { href: '/clients/new', kind: 'do', text: 'Add a client' },
+  { href: '/frames/new', kind: 'do', text: 'Enter a frame' },
+  { href: '/strings/new', kind: 'do', text: 'Add a string' },
+  { href: '/jobs', kind: 'go', text: 'Jobs on record' },
+  { href: '/workshop', kind: 'go', text: 'Workshop' },
+];
+
+interface PaletteProps {
+  readonly open: boolean;
+  readonly close: () => void;
+  readonly find: (text: string) => Promise<readonly Finding[]>;
+}
+
+/** Finds anything by a few letters, from anywhere. */
+export function Palette({ open, close, find }: PaletteProps) {
+  const router = useRouter();
+  const [typed, setTyped] = useState('');
+  const [found, setFound] = useState<readonly Finding[]>([]);
+
+  useEffect(() => {
+    let current = true;
+    const timer = setTimeout(async () => {
+      const findings = typed.trim() ? await find(typed).catch(() => []) : [];
+      if (current) setFound(findings);
+    }, 100);
+    return () => {
+      current = false;
+      clearTimeout(timer);
+    };
+  }, [typed, find]);
+
+  const actions = ACTIONS.filter(({ text }) =>
+    text.toLowerCase().includes(typed.trim().toLowerCase()),
+  );
+  const all = [...found, ...actions];
+  const leave = () => {
+    setTyped('');
+    close();
+  };
+
+  return (
+    <Dialog open={open} onClose={leave} className="relative z-30">
+      <div className="bg-ink/30 fixed inset-0" aria-hidden />
+      <div className="fixed inset-0 flex items-start justify-center p-4 pt-24">
+        <DialogPanel className="border-ink bg-sheet w-full max-w-xl border">
+          <Combobox<Finding | null>
+            value={null}
+            onChange={(finding) => {
+              if (!finding) return;
+              leave();
+              router.push(finding.href);
+            }}
+          >
+            <ComboboxInput
+              autoFocus
+              aria-label="Find a client, racket, job, frame, string or action"
+              placeholder="A name, a number or what to do"
+              className="border-edge bg-sheet w-full border-b px-4 py-3 text-lg focus:outline-none"
+              value={typed}
+              onChange={(event) => setTyped(event.target.value)}
+            />
+            <ComboboxOptions static className="max-h-96 overflow-auto py-1">
+              {all.map((finding) => (
+                <ComboboxOption
+                  key={finding.href + finding.text}
+                  value={finding}
+                  className="data-focus:bg-ink data-focus:text-paper flex cursor-pointer items-baseline gap-4 px-4 py-1.5"
+                >
+                  <span className="w-14 shrink-0 text-sm opacity-70">{finding.kind}</span>
+                  <span className="truncate">{finding.text}</span>
+                </ComboboxOption>
+              ))}
+            </ComboboxOptions>
+            {all.length === 0 && <p className="text-soft px-4 py-3">Nothing goes by that.</p>}
+          </Combobox>
+        </DialogPanel>
+      </div>
+    </Dialog>
+  );
+}

@@ -1,0 +1,90 @@
+'use client';
+
+import Link from 'next/link';
+import { usePathname, useRouter } from 'next/navigation';
+import { useEffect, useState } from 'react';
+import { Palette, type Finding } from './palette';
+import { ShortcutHelp } from './shortcut-help';
+
+const PLACES = [
+  { href: '/', name: 'Today' },
+  { href: '/clients', name: 'Clients' },
+  { href: '/rackets', name: 'Rackets' },
+  { href: '/frames', name: 'Frames' },
+  { href: '/strings', name: 'Strings' },
+  { href: '/jobs', name: 'Jobs' },
+  { href: '/workshop', name: 'Workshop' },
+] as const;
+
+interface TopBarProps {
+  readonly workshop: string;
+  readonly find: (text: string) => Promise<readonly Finding[]>;
+}
+
+const isTyping = (target: EventTarget | null): boolean =>
+  target instanceof HTMLElement && target.closest('input, textarea, [contenteditable]') !== null;
+
+/** Where one is, where one can go, and the keys that work everywhere. */
+export function TopBar({ workshop, find }: TopBarProps) {
+  const here = usePathname();
+  const router = useRouter();
+  const [open, setOpen] = useState<'palette' | 'help'>();
+
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'k') {
+        event.preventDefault();
+        setOpen('palette');
+        return;
+      }
+      if (event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target)) return;
+      if (event.key === 'n') {
+        event.preventDefault();
+        router.push('/take-in');
+      }
+      if (event.key === 'd') router.push('/');
+      if (event.key === '?') setOpen('help');
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, [router]);
+
+  return (
+    <header className="no-print border-hair flex flex-wrap items-baseline gap-x-5 gap-y-1 border-b px-6 py-2">
+      <Link href="/" className="figure text-2xl tracking-wide">
+        Orthotens
+      </Link>
+      <span className="label grow truncate">{workshop}</span>
+      <nav aria-label="Main" className="flex flex-wrap gap-x-4">
+        {PLACES.map(({ href, name }) => (
+          <Link
+            key={href}
+            href={href}
+            aria-current={
+              (href === '/' ? here === '/' : here.startsWith(href)) ? 'page' : undefined
+            }
+            className="text-soft hover:text-ink aria-[current=page]:text-ink py-1 aria-[current=page]:underline aria-[current=page]:underline-offset-8"
+          >
+            {name}
+          </Link>
+        ))}
+      </nav>
+      <button
+        type="button"
+        onClick={() => setOpen('palette')}
+        className="text-soft hover:text-ink py-1"
+      >
+        Find <kbd className="border-hair border px-1 text-xs">Ctrl K</kbd>
+      </button>
+      <button
+        type="button"
+        onClick={() => setOpen('help')}
+        className="text-soft hover:text-ink py-1"
+      >
+        Keys <kbd className="border-hair border px-1 text-xs">?</kbd>
+      </button>
+      <Palette open={open === 'palette'} close={() => setOpen(undefined)} find={find} />
+      <ShortcutHelp open={open === 'help'} close={() => setOpen(undefined)} />
+    </header>
+  );
+}
