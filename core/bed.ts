@@ -6,7 +6,15 @@ import {
   type FrameProblem,
   type FrameSpec,
 } from './frame';
-import { countProblems, evenSkips, letter, placeHoles, type Hole, type Skips } from './holes';
+import {
+  countProblems,
+  evenSkips,
+  letter,
+  placeHoles,
+  roomProblem,
+  type Hole,
+  type Skips,
+} from './holes';
 import { perimeter, strungArea, type End, type Outline } from './outline';
 import { mainsFinish, mainsStart } from './pattern';
 
@@ -71,6 +79,9 @@ export function studyFrame(spec: FrameSpec): Study {
   };
   const counts = countProblems(spec, skips);
   if (counts.length > 0) return refuse(counts);
+
+  const noRoom = roomProblem(spec, outline);
+  if (noRoom) return refuse([noRoom]);
 
   const { holes, uneven } = placeHoles(spec, outline, skips);
   const stray = strayTieOffs(spec, holes);

@@ -3,7 +3,7 @@
  * throat (T): 1H, 2H … 1T, 2T. Each knows the strings that go through it.
  */
 import type { FrameProblem, FrameSpec } from './frame';
-import { rimAtArc, rimAtX, rimAtY, type End, type Outline } from './outline';
+import { halfPerimeter, rimAtArc, rimAtX, rimAtY, type End, type Outline } from './outline';
 import { crossPositions, evenSpacing, mainPositions, type Spacing } from './spacing';
 import type { Sport } from './sport';
 
@@ -122,8 +122,15 @@ function slotsOf(spec: FrameSpec, skips: Skips): readonly Slot[] {
   return [...outwards('head', atHead), ...outwards('throat', crosses - atHead).toReversed()];
 }
 
-/** Two holes of one rim are never bored closer than this, mm. Common practice, no source. */
-const LEAST_HOLE_GAP: Record<Sport, number> = { tennis: 4, badminton: 3, squash: 3.5 };
+/**
+ * How close two neighbouring holes are ever bored, and how far apart they are wanted, mm along the
+ * rim. Common practice, no source.
+ */
+const HOLE_GAP: Record<Sport, { readonly least: number; readonly wanted: number }> = {
+  tennis: { least: 5, wanted: 8 },
+  badminton: { least: 3.5, wanted: 5.5 },
+  squash: { least: 4, wanted: 6.5 },
+};
 
 interface Places {
   /** Distances of the mains from the centre line at each end, mm. */
@@ -146,8 +153,8 @@ function placesFor(spec: FrameSpec, spacing: Spacing): Places {
 const usualSpacing = (spec: FrameSpec): Spacing =>
   evenSpacing(spec.sport, spec.head.outline === 'teardrop');
 
-const mainHeights = (outline: Outline, places: Places, end: End): readonly number[] =>
-  places.mains[end].map((x) => rimAtX(outline, x, end).y);
+const mainArcs = (outline: Outline, places: Places, end: End): readonly number[] =>
+  places.mains[end].map((x) => rimAtX(outline, x, end).arc);
 
 /**
  * The skips that even spacing, or the ruled distances where given, would make on this head: they
@@ -155,43 +162,57 @@ const mainHeights = (outline: Outline, places: Places, end: End): readonly numbe
  */
 export function evenSkips(spec: FrameSpec, outline: Outline): Skips {
   const places = placesFor(spec, usualSpacing(spec));
+  const half = halfPerimeter(outline);
   const at = (end: End): readonly number[] => {
-    const mains = mainHeights(outline, places, end).map(Math.abs);
+    const outwards = (arc: number) => (end === 'head' ? arc : half - arc);
+    const mains = mainArcs(outline, places, end).map(outwards);
     const outermost = mains.at(-1) ?? 0;
     return places.crosses
-      .map((y) => (end === 'head' ? y : -y))
-      .filter((y) => y > outermost)
-      .sort((a, b) => b - a)
-      .map((y, i) => mains.filter((height) => height > y).length + i + 1);
+      .map((y) => outwards(rimAtY(outline, y).arc))
+      .filter((arc) => arc < outermost)
+      .sort((a, b) => a - b)
+      .map((arc, i) => mains.filter((main) => main < arc).length + i + 1);
   };
   return { head: at('head'), throat: at('throat') };
 }
 
 const MAIN_RIMS = [1.2, 1.4, 1.6, 1.8, 2, 2.2, 2.4, 2.6, 2.8, 3, 3.2];
 const CROSS_RIMS = Array.from({ length: 25 }, (_, i) => 1 + i / 4);
+/** What a square millimetre of crowding is worth against moving a rim distance by its tenth. */
+const CROWDING_WEIGHT = 0.005;
 const FANS = [0.35, 0.45, 0.55, 0.65, 0.75, 0.85, 1];
-/** Neighbouring holes of a main and a cross are wanted at least this far apart in height, mm. */
-const CLEARANCE = 2;
+/** A main and a cross nearer than this on the rim count as out of order, mm. */
+const IN_ORDER = 2;
 
-/** How far the strings are from meeting the rim in the order of their holes: summed squares, mm². */
-function disorder(
+interface Strain {
+  /** How far the strings are from meeting the rim in the order of their holes, mm². */
+  readonly disorder: number;
+  /** How far the holes are from lying comfortably apart, mm². */
+  readonly crowding: number;
+}
+
+function strainOf(
   slots: readonly Slot[],
-  rim: Record<End, readonly number[]>,
+  mains: Record<End, readonly number[]>,
   crosses: readonly number[],
-): number {
-  const heights = slots.map((slot) => ({
-    main: slot.main === undefined ? undefined : rim[slot.end][slot.main - 1],
-    cross: slot.cross === undefined ? undefined : crosses[slot.cross - 1],
-  }));
-  let sum = 0;
-  for (const [i, here] of heights.entries()) {
-    if (here.main !== undefined && here.cross !== undefined) sum += (here.main - here.cross) ** 2;
-    const next = heights[i + 1];
-    if (!next || (here.main === undefined) === (next.main === undefined)) continue;
-    const drop = (here.main ?? here.cross ?? 0) - (next.main ?? next.cross ?? 0);
-    sum += Math.max(0, CLEARANCE - drop) ** 2;
+  wanted: number,
+): Strain {
+  let disorder = 0;
+  let crowding = 0;
+  let before: { readonly arc: number; readonly isMain: boolean } | undefined;
+  for (const { end, main, cross } of slots) {
+    const mainArc = main === undefined ? undefined : (mains[end][main - 1] as number);
+    const crossArc = cross === undefined ? undefined : (crosses[cross - 1] as number);
+    if (mainArc !== undefined && crossArc !== undefined) disorder += (mainArc - crossArc) ** 2;
+    const here = { arc: mainArc ?? crossArc ?? 0, isMain: mainArc !== undefined };
+    if (before && before.isMain !== here.isMain) {
+      const gap = here.arc - before.arc;
+      disorder += Math.max(0, IN_ORDER - gap) ** 2;
+      crowding += Math.max(0, wanted - gap) ** 2;
+    }
+    before = here;
   }
-  return sum;
+  return { disorder, crowding };
 }
 
 /**
@@ -205,6 +226,19 @@ function fittedPlaces(
   slots: readonly Slot[],
 ): { places: Places; disorder: number } {
   const usual = usualSpacing(spec);
+  const { wanted } = HOLE_GAP[spec.sport];
+  // The crosses depend on their two rim distances only, and meet again in every turn of the mains.
+  const known = new Map<string, { heights: readonly number[]; arcs: readonly number[] }>();
+  const crossesFor = (spacing: Spacing) => {
+    const key = `${spacing.headRim} ${spacing.throatRim}`;
+    let crosses = known.get(key);
+    if (!crosses) {
+      const heights = placesFor(spec, spacing).crosses;
+      crosses = { heights, arcs: heights.map((y) => rimAtY(outline, y).arc) };
+      known.set(key, crosses);
+    }
+    return crosses;
+  };
   let best: { places: Places; disorder: number; cost: number } | undefined;
   const moved = (spacing: Spacing) =>
     (['mainRim', 'headRim', 'throatRim', 'fan'] as const).reduce(
@@ -215,14 +249,15 @@ function fittedPlaces(
     for (const mainRim of [usual.mainRim, ...MAIN_RIMS]) {
       const start: Spacing = { ...usual, fan, mainRim };
       const startPlaces = placesFor(spec, start);
-      const rim = {
-        head: mainHeights(outline, startPlaces, 'head'),
-        throat: mainHeights(outline, startPlaces, 'throat'),
+      const mains = {
+        head: mainArcs(outline, startPlaces, 'head'),
+        throat: mainArcs(outline, startPlaces, 'throat'),
       };
       const judge = (spacing: Spacing) => {
-        const places = { ...startPlaces, crosses: placesFor(spec, spacing).crosses };
-        const wrong = disorder(slots, rim, places.crosses);
-        return { spacing, places, disorder: wrong, cost: wrong * 100 + moved(spacing) };
+        const { heights, arcs } = crossesFor(spacing);
+        const { disorder, crowding } = strainOf(slots, mains, arcs, wanted);
+        const cost = 100 * disorder + CROWDING_WEIGHT * crowding + moved(spacing);
+        return { spacing, places: { ...startPlaces, crosses: heights }, disorder, cost };
       };
       let local = judge(start);
       for (const name of ['headRim', 'throatRim', 'headRim', 'throatRim'] as const)
@@ -237,10 +272,15 @@ function fittedPlaces(
 }
 
 /**
- * The nearest places (least squares) that keep the holes in order and apart: pooling of adjacent
- * violators on the places less i·gap (isotonic regression; Barlow et al. 1972).
+ * The nearest places (least squares) that keep the holes in order, `gap` apart, and that far from
+ * 0 and `length` in halves: pooling of adjacent violators on the places less i·gap (isotonic
+ * regression; Barlow et al. 1972), held within its bounds. `length` must have room for all.
  */
-export function keepApart(places: readonly number[], gap: number): readonly number[] {
+export function keepApart(
+  places: readonly number[],
+  gap: number,
+  length: number,
+): readonly number[] {
   const pools: { sum: number; count: number }[] = [];
   for (const [i, place] of places.entries()) {
     let pool = { sum: place - i * gap, count: 1 };
@@ -254,9 +294,21 @@ export function keepApart(places: readonly number[], gap: number): readonly numb
     }
     pools.push(pool);
   }
+  const most = length - (places.length - 0.5) * gap;
   return pools
     .flatMap(({ sum, count }) => new Array<number>(count).fill(sum / count))
-    .map((p, i) => p + i * gap);
+    .map((place, i) => Math.min(most, Math.max(gap / 2, place)) + i * gap);
+}
+
+/** A head that has no room for all its holes. */
+export function roomProblem(spec: FrameSpec, outline: Outline): FrameProblem | undefined {
+  const holes = spec.pattern.mains + spec.pattern.crosses - spec.holes.shared.length;
+  const { least } = HOLE_GAP[spec.sport];
+  if (holes * least <= halfPerimeter(outline)) return undefined;
+  return {
+    field: 'crosses',
+    problem: `A head of this size has no room for ${holes} holes a side: they would lie closer than ${least} mm. Is the pattern or the size another?`,
+  };
 }
 
 export interface PlacedHoles {
@@ -268,7 +320,7 @@ export interface PlacedHoles {
 /** Every hole of the right half on the rim, in order from the head to the throat. */
 export function placeHoles(spec: FrameSpec, outline: Outline, skips: Skips): PlacedHoles {
   const slots = slotsOf(spec, skips);
-  const { places, disorder: wrong } = fittedPlaces(spec, outline, slots);
+  const { places, disorder } = fittedPlaces(spec, outline, slots);
   const wanted = slots.map((slot) => {
     const arcs: number[] = [];
     if (slot.main !== undefined)
@@ -277,11 +329,11 @@ export function placeHoles(spec: FrameSpec, outline: Outline, skips: Skips): Pla
       arcs.push(rimAtY(outline, places.crosses[slot.cross - 1] as number).arc);
     return arcs.reduce((a, b) => a + b) / arcs.length;
   });
-  const arcs = keepApart(wanted, LEAST_HOLE_GAP[spec.sport]);
+  const arcs = keepApart(wanted, HOLE_GAP[spec.sport].least, halfPerimeter(outline));
   const holes = slots.map((slot, i): Hole => {
     const { x, y, arc } = rimAtArc(outline, arcs[i] as number);
     const label = `${slot.number}${letter(slot.end)}`;
     return { ...slot, label, arc, x, y, tieOff: spec.holes.tieOff.includes(label) };
   });
-  return { holes, uneven: wrong > 4 };
+  return { holes, uneven: disorder > 4 };
 }

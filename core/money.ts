@@ -14,5 +14,5 @@ export interface StringPrice {
 export function stringPrice(mains: StringPrice, crosses: StringPrice): number {
   const half = ({ setMinor, suppliedByClient }: StringPrice) =>
     suppliedByClient ? 0 : setMinor / 2;
-  return Math.ceil(half(mains) + half(crosses) - 1e-9);
+  return Math.ceil(half(mains) + half(crosses));
 }

@@ -22,7 +22,6 @@ export const optionalReading = <T>(parse: (text: string) => Result<T>) =>
   });
 
 /** Control characters carry nothing a person typed, and PostgreSQL refuses the first of them. */
-// eslint-disable-next-line no-control-regex
 const withoutControls = (text: string) =>
   text.replace(/[\u0000-\u0008\u000b\u000c\u000e-\u001f]/g, '').trim();
 

@@ -19,7 +19,7 @@ export interface Spacing {
 }
 
 const SPORT_SPACING: Record<Sport, Omit<Spacing, 'fan'>> = {
-  tennis: { mainWiden: 0.25, mainRim: 2.05, crossWiden: 0.15, headRim: 2.4, throatRim: 2.4 },
+  tennis: { mainWiden: 0.25, mainRim: 2.05, crossWiden: 0.15, headRim: 2.2, throatRim: 2.2 },
   badminton: { mainWiden: 0.2, mainRim: 1.7, crossWiden: 0.15, headRim: 2.6, throatRim: 2.6 },
   squash: { mainWiden: 0.2, mainRim: 1.6, crossWiden: 0.15, headRim: 2.2, throatRim: 2.2 },
 };

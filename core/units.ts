@@ -20,18 +20,18 @@ export const newtons = (value: number, unit: TensionUnit): number =>
   value * (unit === 'kg' ? NEWTONS_PER_KGF : NEWTONS_PER_LBF);
 
 /**
- * Newtons back in a ticket's unit, to 0.01: finer than any ticket is written, coarser than
+ * Newtons back in a ticket's unit, to a step; 0.01 is finer than any ticket is written, coarser than
  * the error of a double, so that a typed 55 lb is 55 again after any number of conversions.
  */
-export const inTensionUnit = (n: number, unit: TensionUnit): number =>
-  roundTo(n / (unit === 'kg' ? NEWTONS_PER_KGF : NEWTONS_PER_LBF), 0.01);
+export const inTensionUnit = (n: number, unit: TensionUnit, step = 0.01): number =>
+  roundTo(n / (unit === 'kg' ? NEWTONS_PER_KGF : NEWTONS_PER_LBF), step);
 
 /** The smallest step worth writing down: half a kilogram, or a pound (common practice). */
 export const TICKET_STEP: Record<TensionUnit, number> = { kg: 0.5, lb: 1 };
 
 /** `n` newtons rounded to the smallest step worth writing down in `unit`, in newtons. */
 export const roundToTicketStep = (n: number, unit: TensionUnit): number =>
-  newtons(roundTo(inTensionUnit(n, unit), TICKET_STEP[unit]), unit);
+  newtons(inTensionUnit(n, unit, TICKET_STEP[unit]), unit);
 
 export const mmFromFeet = (feet: number): number => feet * MM_PER_FOOT;
 export const squareInches = (mm2: number): number => mm2 / MM2_PER_SQUARE_INCH;
@@ -49,10 +49,6 @@ export function roundTo(value: number, step: number): number {
 export const formatTension = (n: number, unit: TensionUnit): string =>
   `${inTensionUnit(n, unit)} ${unit}`;
 
-/** A tension converted for comparison only, so to one decimal: `23.6 kg`. */
-export const formatTensionRounded = (n: number, unit: TensionUnit): string =>
-  `${roundTo(inTensionUnit(n, unit), 0.1)} ${unit}`;
-
 export interface TicketTension {
   readonly mainN: number;
   readonly crossN: number;
@@ -67,7 +63,7 @@ export const formatTicket = ({ mainN, crossN, unit }: TicketTension): string =>
 /** The same ticket in the other unit, to one decimal: `24.9/24 kg`. */
 export function formatTicketConverted({ mainN, crossN, unit }: TicketTension): string {
   const other = otherTensionUnit(unit);
-  const figure = (n: number) => roundTo(inTensionUnit(n, other), 0.1);
+  const figure = (n: number) => inTensionUnit(n, other, 0.1);
   return `${figure(mainN)}/${figure(crossN)} ${other}`;
 }
 

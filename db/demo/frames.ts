@@ -96,7 +96,7 @@ export const DEMO_FRAMES: readonly Invented[] = [
     'tennis',
     [336, 246, 'oval'],
     [18, 16, 8],
-    { head: [8], throat: [8], tieOff: ['7H', '7T', '9T'] },
+    { head: [8, 10], throat: [8, 10], tieOff: ['7H', '7T', '9T'] },
     [50, 60, 'lb'],
   ),
   frame(
@@ -112,7 +112,7 @@ export const DEMO_FRAMES: readonly Invented[] = [
     'tennis',
     [318, 234, 'oval'],
     [16, 17, 6],
-    { head: [8], throat: [8], tieOff: ['7H', '7T', '9T'] },
+    { head: [7, 9], throat: [7, 9], tieOff: ['6H', '6T', '8T'] },
     [18, 22, 'kg'],
   ),
   frame(
@@ -120,7 +120,7 @@ export const DEMO_FRAMES: readonly Invented[] = [
     'tennis',
     [334, 246, 'egg'],
     [16, 19, 8],
-    { head: [8], throat: [7, 9, 10], tieOff: ['7H', '9H', '6T'] },
+    { head: [8], throat: [7, 8, 10], tieOff: ['7H', '9H', '6T'] },
     [22, 26, 'kg'],
   ),
   frame(

@@ -22,6 +22,8 @@ const MAIN_WIDTH = 1.7;
 const CROSS_WIDTH = 2.6;
 const HALO = 1.6;
 const CROSS_CORE = 0.9;
+/** Numbers of skipped holes stand further out, clear of their neighbours and easy to find. */
+const SKIP_STEP = 7.5;
 const RUN_EXTRA = { mains: 0, crosses: 3.2 };
 
 function describe({ name, from, to }: StringLine, bed: Bed, system: LengthSystem): string {
@@ -54,7 +56,7 @@ export function BedDrawing({ bed, path, lengthSystem, className }: BedDrawingPro
       .join('');
 
   const labelReach = depth + (path ? 12 : 8.5);
-  const margin = labelReach + 7;
+  const margin = labelReach + 15;
   const width = bed.outline.widthMm + 2 * margin;
   const height = bed.outline.lengthMm + 2 * margin;
 
@@ -111,7 +113,7 @@ export function BedDrawing({ bed, path, lengthSystem, className }: BedDrawingPro
         {SIDES.map((side) =>
           bed.holes.map((hole) => {
             const at = outside(bed, hole, side, 0);
-            const text = outside(bed, hole, side, labelReach);
+            const text = outside(bed, hole, side, labelReach + (hole.skipped ? SKIP_STEP : 0));
             return (
               <g key={side + hole.label}>
                 <HoleMark hole={hole} x={at.x} y={-at.y} />
@@ -122,7 +124,7 @@ export function BedDrawing({ bed, path, lengthSystem, className }: BedDrawingPro
                   textAnchor="middle"
                   fontSize={7.2}
                   className={`figure ${hole.main !== undefined ? 'fill-mains' : 'fill-crosses-ink'} ${
-                    hole.skipped ? 'font-semibold underline' : ''
+                    hole.skipped ? 'underline' : ''
                   }`}
                 >
                   {hole.number}
@@ -131,6 +133,19 @@ export function BedDrawing({ bed, path, lengthSystem, className }: BedDrawingPro
             );
           }),
         )}
+
+        {(['head', 'throat'] as const).map((end) => (
+          <text
+            key={end}
+            y={(end === 'head' ? -1 : 1) * (bed.outline.lengthMm / 2 + labelReach + 9)}
+            dy="0.35em"
+            textAnchor="middle"
+            fontSize={7.2}
+            className="fill-soft"
+          >
+            {end}
+          </text>
+        ))}
 
         {path?.knots.map((knot) => {
           const at = outside(bed, knot.hole, knot.side, -7);

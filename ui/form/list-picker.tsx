@@ -34,7 +34,7 @@ export function ListPicker({ options, value, onChange, problem, ...rest }: ListP
       text={text}
       onText={(next) => {
         setTyped(next);
-        if (next.trim() === '') onChange('');
+        onChange('');
       }}
       onPick={(pick) => {
         setTyped(undefined);

@@ -25,7 +25,7 @@ interface PickerProps {
   readonly text: string;
   readonly onText: (text: string) => void;
   readonly onPick: (pick: Pick) => void;
-  /** Offered last when what was typed is none of the options. */
+  /** Offered when what was typed is none of the options. */
   readonly addText?: ((typed: string) => string) | undefined;
   readonly onAdd?: (typed: string) => void;
   readonly problem?: string | undefined;
@@ -56,12 +56,16 @@ export function Picker({
   const known = options.some((option) => option.text.toLowerCase() === typed.toLowerCase());
   const add: Pick | undefined =
     addText && typed && !known ? { id: ADD, text: addText(typed) } : undefined;
-  const all = add ? [...options, add] : options;
+  // What was typed as new comes first unless a name or a part of one begins with it, so that Enter
+  // and Tab take what the typist most likely means.
+  const begins = options.some((option) =>
+    ` ${option.text.toLowerCase()}`.includes(` ${typed.toLowerCase()}`),
+  );
+  const all = !add ? options : begins ? [...options, add] : [add, ...options];
   return (
     <Field className={clsx('min-w-0', className)}>
       <Label className="label block">{label}</Label>
       <Combobox<Pick | null>
-        immediate
         value={null}
         onChange={(pick) => {
           if (!pick) return;

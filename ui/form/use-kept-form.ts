@@ -93,10 +93,7 @@ export function useKeptForm<V extends FieldValues>({
     reset(initial);
   }, [key, reset, initial]);
 
-  const send = handleSubmit(async (_, event) => {
-    event?.preventDefault();
-    if (busy.current) return;
-    busy.current = true;
+  const deliver = async () => {
     setSending(true);
     setNotice(undefined);
     try {
@@ -116,10 +113,19 @@ export function useKeptForm<V extends FieldValues>({
     } catch {
       setNotice(NO_ANSWER);
     } finally {
-      busy.current = false;
       setSending(false);
     }
-  });
+  };
+
+  const send = async (event?: React.BaseSyntheticEvent): Promise<void> => {
+    event?.preventDefault();
+    // A state would come too late for the second half of a double click.
+    if (busy.current) return;
+    busy.current = true;
+    await handleSubmit(deliver)(event).finally(() => {
+      busy.current = false;
+    });
+  };
 
   return { ...form, send, sending, notice, restored, discard };
 }

@@ -13,10 +13,10 @@ interface TapeProps {
   readonly lengthSystem: LengthSystem;
 }
 
-const WIDTH = 1000;
-const LEFT = 66;
-const ROW = 118;
-const BAR = 22;
+const WIDTH = 680;
+const LEFT = 58;
+const ROW = 112;
+const BAR = 24;
 
 /** How each part is filled: the more of it lies in the bed, the fuller the ink. */
 const OPACITY: Record<Exclude<PartName, 'stretch'>, number> = {
@@ -41,16 +41,16 @@ const NUMBERS: Record<Exclude<PartName, 'stretch'>, string> = {
 
 export const partNumber = (name: PartName): string => (name === 'stretch' ? '8' : NUMBERS[name]);
 
-/** Over and short, as one says it: whole centimetres below a metre. */
+/** A difference as one says it: whole centimetres below a metre, or feet and inches. */
+export function lengthWords(mm: number, system: LengthSystem): string {
+  if (system === 'imperial') return formatFeet(mm);
+  return mm < 1000 ? `${Math.round(mm / 10)} cm` : formatMetres(mm);
+}
+
+/** `14 cm over`, `46 cm short`. */
 export function spareText(mm: number, system: LengthSystem): string {
-  const size = Math.abs(mm);
-  const length =
-    system === 'imperial'
-      ? formatFeet(size)
-      : size < 1000
-        ? `${Math.round(size / 10)} cm`
-        : formatMetres(size);
-  return mm < 0 ? `${length} short` : `${length} over`;
+  if (Math.abs(mm) < 5) return 'just enough';
+  return `${lengthWords(Math.abs(mm), system)} ${mm < 0 ? 'short' : 'over'}`;
 }
 
 /**
@@ -123,7 +123,7 @@ export function Tape({ pieces, lengthSystem }: TapeProps) {
                     fillOpacity={OPACITY[name]}
                     strokeWidth={0.8}
                   />
-                  {width > 12 && (
+                  {width > 9 && (
                     <text
                       x={from + width / 2}
                       y={top + 16}

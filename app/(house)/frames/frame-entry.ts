@@ -13,7 +13,7 @@ import {
 import { OUTLINE_FAMILIES } from '@/core/outline';
 import { nameText, optionalReading, reading } from '@/core/reading';
 import { sportSchema, type Sport } from '@/core/sport';
-import { inTensionUnit, otherTensionUnit, roundTo, type TensionUnit } from '@/core/units';
+import { inTensionUnit, otherTensionUnit, type TensionUnit } from '@/core/units';
 
 export const OUTLINES = [...OUTLINE_FAMILIES, 'measured'] as const;
 
@@ -168,7 +168,7 @@ export function rangeHint(text: string, sport: Sport, houseUnit: TensionUnit): s
   const { minN, maxN, unit } = range.value;
   return [unit, otherTensionUnit(unit)]
     .map((each) => {
-      const figure = (n: number) => roundTo(inTensionUnit(n, each), 0.1);
+      const figure = (n: number) => inTensionUnit(n, each, 0.1);
       return `${figure(minN)} to ${figure(maxN)} ${each}`;
     })
     .join(' · ');

@@ -38,8 +38,19 @@ async function clientFor({ clients }: Records, entry: TakeIn): Promise<string> {
     });
   }
   const id = randomUUID();
-  const { clientName, contact } = entry;
-  await clients.add({ name: clientName.trim(), contact, tensionUnit: null, notes: '' }, id);
+  const { contact } = entry;
+  const name = entry.clientName.trim();
+  const namesake = (await clients.find(name, MOST_FOUND)).find(
+    (known) => known.name.toLowerCase() === name.toLowerCase(),
+  );
+  if (namesake)
+    throw new Undone({
+      ok: false,
+      problems: {
+        clientName: `There is a ${namesake.name} already${namesake.contact && ` (${namesake.contact})`}: choose them from the list, or write what tells the two apart.`,
+      },
+    });
+  await clients.add({ name, contact, tensionUnit: null, notes: '' }, id);
   return id;
 }
 

@@ -19,7 +19,7 @@ import { FormFoot } from '@/ui/form/form-foot';
 import type { FormAnswer } from '@/ui/form/result';
 import { useKeptForm } from '@/ui/form/use-kept-form';
 import { PartTable } from '@/ui/tape/part-table';
-import { spareText, Tape, type TapePiece } from '@/ui/tape/tape';
+import { lengthWords, spareText, Tape, type TapePiece } from '@/ui/tape/tape';
 import { cutSchema, type CutEntry } from './cut-entry';
 
 export interface StockedString extends PlannedString {
@@ -59,7 +59,7 @@ function cutAdvice(check: SourceCheck, system: LengthSystem): { caution?: string
   }
   if (sharedSet && Math.abs(sharedSet.moveMm) > 1)
     return {
-      word: `Do not halve it: cut at ${formatStringLength(sharedSet.cutAtMm, system)} from the mains’ end, ${spareText(Math.abs(sharedSet.moveMm), system).replace(' over', '')} beyond the middle.`,
+      word: `Do not halve it: cut at ${formatStringLength(sharedSet.cutAtMm, system)} from the mains’ end, ${lengthWords(Math.abs(sharedSet.moveMm), system)} ${sharedSet.moveMm > 0 ? 'beyond' : 'before'} the middle.`,
       caution: `Half a set is ${spare(-Math.abs(sharedSet.moveMm))} for the ${sharedSet.moveMm > 0 ? 'mains' : 'crosses'}. Move the cut, or the last pull will not reach.`,
     };
   return { word: `Enough: mains ${spare(mainsSpareMm)}, crosses ${spare(crossesSpareMm)}.` };
@@ -190,8 +190,8 @@ export function CutForm({
             {assumptions.gripperMm} mm from frame to gripper
           </Fact>
         </Facts>
-        <PartTable mains={plan.mains} crosses={plan.crosses} />
         {save && <FormFoot form={form} action="Save and go to the hand-over" />}
+        <PartTable mains={plan.mains} crosses={plan.crosses} />
       </div>
     </form>
   );

@@ -1,5 +1,5 @@
 import type { StartingPoint } from '@/core/tension';
-import { inTensionUnit, roundTo, type TensionUnit } from '@/core/units';
+import { inTensionUnit, type TensionUnit } from '@/core/units';
 
 /** From the range to the start, a line for each reason. */
 export function StartingSteps({
@@ -9,7 +9,7 @@ export function StartingSteps({
   readonly start: StartingPoint;
   readonly unit: TensionUnit;
 }) {
-  const figure = (n: number) => roundTo(inTensionUnit(n, unit), 0.1);
+  const figure = (n: number) => inTensionUnit(n, unit, 0.1);
   return (
     <ol className="mt-2">
       {start.steps.map(({ what, why, source, mainN, crossN }) => (

@@ -1,0 +1,164 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { studyFrame, type Bed } from './bed';
+import type { FrameSpec } from './frame';
+import { keepApart } from './holes';
+import { frameSpec, type SpecChanges } from './testing/frame-spec';
+
+const bedOf = (changes: SpecChanges): Bed => {
+  const { bed, problems } = studyFrame(frameSpec(changes));
+  if (!bed) throw new Error(JSON.stringify(problems));
+  return bed;
+};
+
+const problemsOf = (changes: SpecChanges) =>
+  Object.fromEntries(
+    studyFrame(frameSpec(changes)).problems.map(({ field, problem }) => [field, problem]),
+  );
+
+const labels = (holes: readonly { readonly label: string }[]) => holes.map(({ label }) => label);
+
+describe('a 16 × 19 on a 100 in² oval', () => {
+  const bed = bedOf({});
+
+  // Source: practice (skips 7 and 9 at both ends are very common on a 16×19 of 100 in²).
+  it('skips 7 and 9 at head and throat by even spacing', () => {
+    expect(bed.evenSkips).toEqual({ head: [7, 9], throat: [7, 9] });
+  });
+
+  it('numbers its holes from the centre outwards at both ends', () => {
+    expect(labels(bed.mainHoles.head)).toEqual(
+      [...'123456'].map((n) => `${n}H`).concat('8H', '10H'),
+    );
+    expect(labels(bed.crossHoles).slice(0, 4)).toEqual(['7H', '9H', '11H', '12H']);
+    expect(labels(bed.crossHoles).slice(-3)).toEqual(['11T', '9T', '7T']);
+    expect(bed.holes).toHaveLength(8 + 19 + 8);
+  });
+
+  it('has mains and crosses with gaps that widen smoothly outwards', () => {
+    const x = bed.mainHoles.head.map((hole) => hole.x);
+    const gaps = x.map((each, i) => each - (x[i - 1] ?? -each));
+    gaps.slice(1).forEach((gap, i) => expect(gap).toBeGreaterThan((gaps[i] as number) - 0.3));
+  });
+});
+
+describe('where mains start and finish', () => {
+  // Source: practice (holes in the throat bridge, and mains per side).
+  it.each([
+    [16, 8, 'head', 'head'],
+    [16, 6, 'throat', 'throat'],
+    [18, 8, 'head', 'throat'],
+    [18, 6, 'throat', 'head'],
+  ] as const)('%d mains with %d bridge holes: %s to %s', (mains, bridgeHoles, start, finish) => {
+    const bed = bedOf({ mains, bridgeHoles });
+    expect([bed.mainsStart, bed.mainsFinish]).toEqual([start, finish]);
+  });
+});
+
+describe('what is entered', () => {
+  it.each([
+    [{ mains: 17 }, 'mains', '16 or 18, not 17'],
+    [{ mains: 40 }, 'mains', '8 to 26'],
+    [{ crosses: 0 }, 'crosses', '8 to 30'],
+    [{ bridgeHoles: 7 }, 'bridgeHoles', 'even number'],
+    [{ lengthMm: 240, widthMm: 336 }, 'widthMm', 'swapped'],
+    [{ lengthMm: 20 }, 'lengthMm', '150 mm'],
+    [{ lengthMm: 160, widthMm: 110, crosses: 30 }, 'crosses', 'no room for 46 holes'],
+    [{ head: [30] }, 'headSkip', 'no skip at hole 30'],
+    [{ head: [3] }, 'headSkip', 'only'],
+    [{ throat: [8, 10] }, 'throatSkip', 'outermost main is in 9T'],
+    [{ crosses: 8, head: [4, 5, 6, 7], throat: [4, 5, 6] }, 'headSkip', 'too few holes'],
+    [{ shared: ['7H'], head: [7, 9] }, 'shared', 'no main goes through 7H'],
+    [{ tieOff: ['40T'] }, 'tieOff', 'no hole 40T'],
+    [{ mainsMm: [6, 18] }, 'mainsMm', '2 distances for 8 mains'],
+    [{ mainsMm: [6, 18, 30, 42, 54, 67, 81, 130] }, 'mainsMm', 'outside a head'],
+    [{ crossesMm: [30, 60] }, 'crossesMm', '2 distances for 19 crosses'],
+  ] as const)('%j is refused at its field', (changes, field, part) => {
+    expect(problemsOf(changes as SpecChanges)[field]).toContain(part);
+  });
+
+  // Source: ITF Rules of Tennis, Appendix II.
+  it('an illegal head is refused, and strung with a caution when the owner insists', () => {
+    expect(problemsOf({ lengthMm: 400 }).lengthMm).toContain('394 mm long');
+    const { bed, cautions } = studyFrame(frameSpec({ lengthMm: 400, ownerInsists: true }));
+    expect(bed).toBeDefined();
+    expect(cautions.join()).toContain('not legal for play');
+  });
+
+  it('skips that spacing alone would put elsewhere move the strings, and far ones are pointed out', () => {
+    const bed = bedOf({ head: [8], throat: [8] });
+    expect(labels(bed.mainHoles.head).at(-1)).toBe('9H');
+    const odd = studyFrame(frameSpec({ head: [4, 5], throat: [7, 9] }));
+    expect(odd.cautions.join()).toContain('even spacing would skip 7 9 at the head');
+  });
+
+  it('ruled distances are kept where they were ruled', () => {
+    const mainsMm = [6, 18, 30.5, 43, 56, 69, 83, 97];
+    const bed = bedOf({ mainsMm, head: null, throat: null });
+    bed.mainHoles.head.forEach((hole, i) =>
+      expect(Math.abs(hole.x - (mainsMm[i] as number))).toBeLessThan(0.2),
+    );
+  });
+
+  it('a shared hole takes a main and a cross', () => {
+    const bed = bedOf({ head: [7], shared: ['9H'], throat: [7, 9] });
+    const hole = bed.holes.find(({ label }) => label === '9H');
+    expect([hole?.main, hole?.cross]).toEqual([8, 2]);
+    expect(bed.holes).toHaveLength(8 + 19 + 8 - 1);
+  });
+});
+
+describe('any bed', () => {
+  const anySpec: fc.Arbitrary<FrameSpec> = fc
+    .record({
+      sport: fc.constantFrom('tennis', 'badminton', 'squash'),
+      lengthMm: fc.integer({ min: 200, max: 390 }),
+      widthMm: fc.integer({ min: 140, max: 290 }),
+      outline: fc.constantFrom('oval', 'squared oval', 'egg', 'teardrop'),
+      mains: fc.integer({ min: 4, max: 13 }).map((n) => 2 * n),
+      crosses: fc.integer({ min: 8, max: 30 }),
+      bridgeHoles: fc.constantFrom(6, 8),
+      head: fc.option(fc.uniqueArray(fc.integer({ min: 1, max: 15 }), { maxLength: 3 })),
+      throat: fc.option(fc.uniqueArray(fc.integer({ min: 1, max: 15 }), { maxLength: 3 })),
+    } as const)
+    .map(({ head, throat, ...rest }) =>
+      frameSpec({
+        ...rest,
+        head: head && head.toSorted((a, b) => a - b),
+        throat: throat && throat.toSorted((a, b) => a - b),
+      }),
+    );
+
+  it('has every string in exactly one hole at each end, in order along the rim', () => {
+    fc.assert(
+      fc.property(anySpec, (spec) => {
+        const { bed, problems } = studyFrame(spec);
+        expect(bed === undefined).toBe(problems.length > 0);
+        if (!bed) return;
+        const { mains, crosses } = spec.pattern;
+        for (const end of ['head', 'throat'] as const)
+          expect(bed.mainHoles[end].map((hole) => hole.main)).toEqual(
+            Array.from({ length: mains / 2 }, (_, i) => i + 1),
+          );
+        expect(bed.crossHoles.map((hole) => hole.cross)).toEqual(
+          Array.from({ length: crosses }, (_, i) => i + 1),
+        );
+        bed.holes.forEach((hole, i) => {
+          const before = bed.holes[i - 1];
+          if (before) expect(hole.arc - before.arc).toBeGreaterThan(3.4);
+          expect(hole.arc).toBeLessThan(bed.perimeterMm / 2);
+        });
+      }),
+      { numRuns: 60 },
+    );
+  }, 60_000);
+});
+
+describe('keeping holes apart', () => {
+  it('leaves alone what is far enough, and spreads a crowd about its middle', () => {
+    expect(keepApart([5, 10, 20], 5, 40)).toEqual([5, 10, 20]);
+    expect(keepApart([10, 10, 30], 4, 40)).toEqual([8, 12, 30]);
+    expect(keepApart([12, 8], 4, 40)).toEqual([8, 12]);
+    expect(keepApart([0, 1, 39], 4, 40)).toEqual([2, 6, 38]);
+  });
+});

@@ -1,0 +1,187 @@
+import { describe, expect, it } from 'vitest';
+import { studyFrame, type Bed } from './bed';
+import { checkSharedSet, USUAL_ASSUMPTIONS, type PartName, type PieceLength } from './lengths';
+import { twoPiecePath } from './path';
+import { checkSource, cutSource, planCut, type PlannedString } from './plan';
+import { frameSpec, type SpecChanges } from './testing/frame-spec';
+
+const bedOf = (changes: SpecChanges = {}): Bed => {
+  const { bed } = studyFrame(frameSpec(changes));
+  if (!bed) throw new Error('no bed');
+  return bed;
+};
+
+const REFERENCE = { ...USUAL_ASSUMPTIONS, marginMm: 0 };
+const slack = (gaugeMm: number): PlannedString => ({
+  family: 'multifilament',
+  gaugeMm,
+  stretch: 0,
+});
+const cut = (bed: Bed, string: PlannedString, assumptions = USUAL_ASSUMPTIONS) =>
+  planCut(bed, { mains: string, crosses: string }, 'left', assumptions);
+const part = (piece: PieceLength, name: PartName) =>
+  piece.parts.find((each) => each.name === name)?.mm ?? NaN;
+
+const MIDSIZE = { lengthMm: 336, widthMm: 248 };
+const DENSE = { lengthMm: 332, widthMm: 244, mains: 18, crosses: 20 };
+const HALF_SET = 12_192 / 2;
+
+describe('what a job takes, stretch left out', () => {
+  // Source: independent arithmetic for an ellipse of this size with two 36 cm ends to each piece.
+  it('336 × 248 mm, 16 × 19: about 6.1 m of mains and 5.6 m of crosses', () => {
+    const { mains, crosses } = cut(bedOf(MIDSIZE), slack(1.3), REFERENCE);
+    expect(Math.abs(mains.cutMm - 6100)).toBeLessThan(100);
+    expect(Math.abs(crosses.cutMm - 5600)).toBeLessThan(100);
+  });
+
+  it('332 × 244 mm, 18 × 20: about 6.7 m and 5.8 m', () => {
+    const { mains, crosses } = cut(bedOf(DENSE), slack(1.3), REFERENCE);
+    expect(Math.abs(mains.cutMm - 6700)).toBeLessThan(100);
+    expect(Math.abs(crosses.cutMm - 5800)).toBeLessThan(100);
+  });
+
+  // Source: the equation of an ellipse; each string inside is the chord at its own place.
+  it('counts inside strings as true chords', () => {
+    const bed = bedOf(MIDSIZE);
+    const { mains, crosses } = cut(bed, slack(1.3));
+    const chord = (at: number, half: number, other: number) =>
+      2 * other * Math.sqrt(1 - (at / half) ** 2);
+    const mainSum = bed.mainHoles.head.reduce((sum, { x }) => sum + 2 * chord(x, 124, 168), 0);
+    const crossSum = bed.crossHoles.reduce((sum, { y }) => sum + chord(y, 168, 124), 0);
+    expect(part(mains, 'inside strings')).toBeCloseTo(mainSum, 0);
+    expect(part(crosses, 'inside strings')).toBeCloseTo(crossSum, 0);
+  });
+});
+
+describe('half of a 40 ft set', () => {
+  // Source: practice (12.192 m halved does mains and crosses of a 95–100 in² 16 × 19).
+  it.each([
+    [326, 240, 'monofilament'],
+    [332, 244, 'monofilament'],
+    [336, 246, 'monofilament'],
+    [336, 246, 'multifilament'],
+    [336, 246, 'synthetic gut'],
+    [332, 244, 'natural gut'],
+  ] as const)('is enough for a 16 × 19 of %d × %d mm in %s', (lengthMm, widthMm, family) => {
+    const bed = bedOf({ lengthMm, widthMm });
+    const { mains, crosses } = cut(bed, { family, gaugeMm: 1.3 });
+    expect(mains.cutMm).toBeLessThan(HALF_SET);
+    expect(crosses.cutMm).toBeLessThan(HALF_SET);
+  });
+
+  // Source: practice (18 mains need 0.3–0.6 m more than half).
+  it.each(['monofilament', 'multifilament'] as const)(
+    'is 0.3 to 0.6 m short for 18 mains in %s',
+    (family) => {
+      const { mains } = cut(bedOf(DENSE), { family, gaugeMm: 1.25 });
+      expect(mains.cutMm - HALF_SET).toBeGreaterThan(290);
+      expect(mains.cutMm - HALF_SET).toBeLessThan(600);
+    },
+  );
+});
+
+describe('badminton', () => {
+  // Source: practice (22 × 21: 9.5 m off the reel is enough, sets are 10 m). That figure is for one
+  // piece with two ends; cut in two, two more ends and a margin come on top.
+  it('takes at most 9.5 m when two ends are taken off again', () => {
+    const bed = bedOf({
+      sport: 'badminton',
+      lengthMm: 240,
+      widthMm: 186,
+      outline: 'squared oval',
+      mains: 22,
+      crosses: 21,
+    });
+    const { mains, crosses } = cut(bed, { family: 'multifilament', gaugeMm: 0.68 });
+    const twoEnds = 2 * USUAL_ASSUMPTIONS.gripperMm + USUAL_ASSUMPTIONS.marginMm;
+    expect(mains.cutMm + crosses.cutMm - twoEnds).toBeLessThan(9500);
+    expect(mains.cutMm + crosses.cutMm).toBeLessThan(10_000);
+  });
+});
+
+describe('the parts', () => {
+  const bed = bedOf({ ...MIDSIZE, head: [7, 9], throat: [7, 9] });
+  const { mains, crosses } = cut(bed, { family: 'monofilament', gaugeMm: 1.25 });
+
+  it('add up to the cut, in all and in head lengths', () => {
+    for (const piece of [mains, crosses]) {
+      expect(piece.parts.reduce((sum, { mm }) => sum + mm, 0)).toBeCloseTo(piece.cutMm, 9);
+      expect(piece.headLengths).toBeCloseTo(piece.cutMm / 336, 9);
+    }
+  });
+
+  it('pass through the frame twice a string', () => {
+    expect(part(mains, 'through the frame')).toBe(16 * 2 * 12);
+    expect(part(crosses, 'through the frame')).toBe(19 * 2 * 12);
+  });
+
+  // Source: small-slope arc length, d²/2g a crossing; 292 crossings of about 13 mm make some 2 cm.
+  it('crimp by a few centimetres at most', () => {
+    expect(part(mains, 'crimp')).toBeGreaterThan(8);
+    expect(part(mains, 'crimp')).toBeLessThan(30);
+  });
+
+  it('reach the gripper with the tail that is tied afterwards, not twice', () => {
+    const ends = part(mains, 'tie-offs and knots') + part(mains, 'reach to the gripper');
+    expect(ends).toBeCloseTo(2 * USUAL_ASSUMPTIONS.gripperMm, 9);
+    const close = cut(
+      bed,
+      { family: 'monofilament', gaugeMm: 1.25 },
+      { ...USUAL_ASSUMPTIONS, gripperMm: 100 },
+    );
+    expect(part(close.mains, 'reach to the gripper')).toBe(0);
+  });
+
+  it('give back what the string stretches', () => {
+    const stretched = ['inside strings', 'outside runs', 'through the frame', 'crimp'] as const;
+    const pulled = stretched.reduce((sum, name) => sum + part(mains, name), 0);
+    expect(pulled + part(mains, 'stretch')).toBeCloseTo(pulled / 1.04, 6);
+  });
+
+  // The rim's own arc is shorter than the groove outside it, and never by more than the frame's depth times π.
+  it('run outside along the groove', () => {
+    const { segments } = twoPiecePath(bed, 'left').crosses;
+    const arcs = segments.reduce(
+      (sum, s) => (s.kind === 'outside' ? sum + Math.abs(s.from.hole.arc - s.to.hole.arc) : sum),
+      0,
+    );
+    const outside = part(crosses, 'outside runs');
+    expect(outside).toBeGreaterThan(arcs);
+    expect(outside).toBeLessThan(arcs + 12 * Math.PI);
+  });
+});
+
+describe('what it is cut from', () => {
+  it('is halved when half does for both', () => {
+    expect(checkSharedSet(12_192, 6000, 5600)).toEqual({
+      cutAtMm: 6096,
+      mainsSpareMm: 96,
+      crossesSpareMm: 496,
+      enough: true,
+      moveMm: 0,
+    });
+  });
+  it('is cut beyond the middle when one piece is long', () => {
+    expect(checkSharedSet(12_192, 6500, 5600)).toMatchObject({
+      cutAtMm: 6500,
+      crossesSpareMm: 92,
+      enough: true,
+    });
+    expect(checkSharedSet(12_192, 5600, 6500)).toMatchObject({
+      cutAtMm: 5692,
+      mainsSpareMm: 92,
+      crossesSpareMm: 0,
+    });
+  });
+  it('says by how much it is short', () => {
+    expect(checkSharedSet(12_192, 6600, 5700)).toMatchObject({
+      enough: false,
+      mainsSpareMm: -504,
+      crossesSpareMm: 396,
+    });
+    const halves = checkSource(cutSource('two half sets', 12_200, 6600), 6000, 3500);
+    expect(halves).toMatchObject({ enough: false, mainsSpareMm: 100, crossesSpareMm: -200 });
+    expect(checkSource(cutSource('reel', 1, 1), 9000, 9000).enough).toBe(true);
+    expect(checkSource(cutSource('one set', 12_192, 0), 6000, 5600).sharedSet?.moveMm).toBe(0);
+  });
+});

@@ -1,0 +1,166 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import {
+  parseCount,
+  parseHoleLabels,
+  parseHoleNumbers,
+  parseLength,
+  parseMoney,
+  parseRow,
+  parseTensionRange,
+  parseTicketTension,
+  parseWidths,
+} from './notation';
+import type { Result } from './result';
+import { SPORTS, type Sport } from './sport';
+import { formatTicket, type TensionUnit } from './units';
+
+const valueOf = <T>(result: Result<T>): T => {
+  if (!result.ok) throw new Error(result.problem);
+  return result.value;
+};
+
+const problemOf = (result: Result<unknown>): string => {
+  if (result.ok) throw new Error('was accepted');
+  return result.problem;
+};
+
+const ticket = (text: string, sport: Sport = 'tennis', unit: TensionUnit = 'kg') =>
+  formatTicket(valueOf(parseTicketTension(text, sport, unit)));
+
+describe('a ticket', () => {
+  // Common practice, no source: these are how tickets are written.
+  it.each([
+    ['55/53', '55/53 lb'],
+    ['24/23', '24/23 kg'],
+    ['53x57 lb', '53/57 lb'],
+    ['24.5kg', '24.5/24.5 kg'],
+    ['24,5', '24.5/24.5 kg'],
+    ['55 × 53', '55/53 lb'],
+    ['55lb/53lb', '55/53 lb'],
+    [' 45/50 LBS ', '45/50 lb'],
+  ])('reads %s as %s', (typed, read) => expect(ticket(typed)).toBe(read));
+
+  it('reads a bare figure in the unit that the sport knows it in', () => {
+    expect(ticket('24', 'tennis', 'lb')).toBe('24/24 kg');
+    expect(ticket('24', 'badminton', 'kg')).toBe('24/24 lb');
+    expect(ticket('11/12', 'badminton', 'lb')).toBe('11/12 kg');
+    expect(ticket('26', 'squash', 'kg')).toBe('26/26 lb');
+  });
+
+  it.each([
+    ['55/5', 'crosses'],
+    ['abc', '24/23, 55/53'],
+    ['', '24/23, 55/53'],
+    ['24/', '24/23, 55/53'],
+    ['24.123', 'two decimals'],
+    ['24kg/53lb', 'Two units'],
+    ['500', 'tennis tension'],
+    ['3 kg', 'tennis tension'],
+    ['-24', '24/23, 55/53'],
+    ['24/40 kg', 'too far'],
+    ['1e3', '24/23, 55/53'],
+  ])('refuses %j with a sentence', (typed, part) =>
+    expect(problemOf(parseTicketTension(typed, 'tennis', 'kg'))).toContain(part),
+  );
+
+  it('comes back as the same newtons from its own notation', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...SPORTS),
+        fc.integer({ min: 0, max: 1000 }),
+        fc.constantFrom<TensionUnit>('kg', 'lb'),
+        (sport, step, unit) => {
+          const least = unit === 'kg' ? 8 : 20;
+          const typed = `${least + step / 100}/${least + step / 100} ${unit}`;
+          const read = parseTicketTension(typed, sport, 'kg');
+          if (!read.ok) return;
+          expect(parseTicketTension(formatTicket(read.value), sport, 'lb')).toEqual(read);
+        },
+      ),
+    );
+  });
+
+  it('never throws, whatever is typed', () => {
+    fc.assert(
+      fc.property(fc.string({ unit: 'grapheme' }), (typed) => {
+        for (const sport of SPORTS) parseTicketTension(typed, sport, 'kg');
+        parseTensionRange(typed, 'tennis', 'kg');
+        parseLength(typed, 'm');
+        parseRow(typed);
+        parseHoleNumbers(typed);
+        parseHoleLabels(typed);
+        parseWidths(typed);
+        parseMoney(typed);
+        parseCount(typed);
+      }),
+    );
+  });
+});
+
+describe('a range', () => {
+  it('is read as it is printed', () => {
+    expect(valueOf(parseTensionRange('22-26', 'tennis', 'lb')).unit).toBe('kg');
+    expect(valueOf(parseTensionRange('50–60 lb', 'tennis', 'kg')).maxN).toBeCloseTo(266.89, 2);
+    expect(valueOf(parseTensionRange('20 to 28', 'badminton', 'kg')).unit).toBe('lb');
+  });
+  it('is refused upside down or out of this world', () => {
+    expect(problemOf(parseTensionRange('26-22', 'tennis', 'kg'))).toContain('lower figure');
+    expect(problemOf(parseTensionRange('22-90 kg', 'tennis', 'kg'))).toContain('lies between');
+    expect(problemOf(parseTensionRange('22', 'tennis', 'kg'))).toContain('22-26');
+  });
+});
+
+describe('a length', () => {
+  // Source of the factors: NIST SP 811.
+  it.each([
+    ['12.2', 12200],
+    ['40ft', 12192],
+    ['22\'6"', 6858],
+    ["22'", 6705.6],
+    ['22 ft 6 in', 6858],
+    ['22’6”', 6858],
+    ['610 cm', 6100],
+    ['6100mm', 6100],
+  ])('reads %s as %d mm of string', (typed, mm) =>
+    expect(valueOf(parseLength(typed, 'm'))).toBeCloseTo(mm, 6),
+  );
+  it('takes a bare figure in the unit of its field', () => {
+    expect(valueOf(parseLength('336', 'mm'))).toBe(336);
+    expect(valueOf(parseLength('33.6 cm', 'mm'))).toBe(336);
+    expect(valueOf(parseLength('36', 'cm'))).toBe(360);
+  });
+  it('refuses what is none', () => {
+    expect(problemOf(parseLength('22\'14"', 'm'))).toContain('0 to 11');
+    expect(problemOf(parseLength('long', 'm'))).toContain('40ft');
+    expect(problemOf(parseLength('', 'mm'))).toContain('336');
+  });
+});
+
+describe('rows and lists', () => {
+  it('read what stands on the bench paper', () => {
+    expect(valueOf(parseHoleNumbers('9, 7'))).toEqual([7, 9]);
+    expect(valueOf(parseHoleNumbers('none'))).toEqual([]);
+    expect(valueOf(parseHoleLabels('8t 6H'))).toEqual(['8T', '6H']);
+    expect(valueOf(parseRow('6 17,5 29'))).toEqual([6, 17.5, 29]);
+    expect(valueOf(parseWidths('40:160 100:226.5'))).toEqual([
+      { fromHeadMm: 40, widthMm: 160 },
+      { fromHeadMm: 100, widthMm: 226.5 },
+    ]);
+    expect(valueOf(parseMoney('18,5'))).toBe(1850);
+    expect(valueOf(parseMoney('0.29'))).toBe(29);
+    expect(valueOf(parseCount(' 16 '))).toBe(16);
+  });
+  it('say what is wrong', () => {
+    expect(problemOf(parseHoleNumbers('7 7'))).toContain('twice');
+    expect(problemOf(parseHoleNumbers('7 x'))).toContain('“x”');
+    expect(problemOf(parseHoleNumbers('7 0'))).toContain('“0”');
+    expect(problemOf(parseHoleLabels('8'))).toContain('H for head');
+    expect(problemOf(parseHoleLabels('8T 8t'))).toContain('twice');
+    expect(problemOf(parseRow('6 5'))).toContain('cannot follow 6');
+    expect(problemOf(parseRow('six'))).toContain('“six”');
+    expect(problemOf(parseWidths('40 160'))).toContain('colon');
+    expect(problemOf(parseMoney('-3'))).toContain('18.50');
+    expect(problemOf(parseCount('16.5'))).toContain('whole number');
+  });
+});

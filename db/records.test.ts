@@ -1,0 +1,248 @@
+import { randomUUID } from 'node:crypto';
+import { count, eq } from 'drizzle-orm';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { studyFrame } from '@/core/bed';
+import { USUAL_ASSUMPTIONS } from '@/core/lengths';
+import { jobRecordSchema, recordJob } from '@/core/record';
+import { frameSpec } from '@/core/testing/frame-spec';
+import { newtons } from '@/core/units';
+import type { Database, OpenDatabase } from './connection';
+import { fillWithDemo } from './demo/fill';
+import { migrateDatabase } from './migrate';
+import { clients, frames, strings, tickets, workshops } from './schema';
+import { newWorkshop, openTestDatabase } from './testing';
+import { recordsOf } from './workshop';
+
+let open: OpenDatabase;
+let db: Database;
+
+beforeAll(async () => {
+  open = await openTestDatabase();
+  db = open.db;
+});
+afterAll(() => open.close());
+
+const SPEC = frameSpec({ head: [7, 9], throat: [7, 9], tieOff: ['6H', '8H', '6T'] });
+const ASKED = { promised: '2030-01-01T18:00', wish: '', condition: '' };
+
+async function withTicket() {
+  const bench = await newWorkshop(db);
+  const [clientId, frameId, requestKey] = [randomUUID(), randomUUID(), randomUUID()];
+  await bench.clients.add({ name: 'Ada', contact: '', tensionUnit: null, notes: '' }, clientId);
+  await bench.frames.add({ name: 'Frame', spec: SPEC }, frameId);
+  const racket = await bench.rackets.add({
+    clientId,
+    frameId,
+    label: 'Frame',
+    mark: 'A1',
+    notes: '',
+  });
+  const ticket = await bench.tickets.add(requestKey, { racketId: racket.id, ...ASKED });
+  return { bench, clientId, frameId, racket, ticket, requestKey };
+}
+
+function record(client = 'Ada') {
+  const { bed } = studyFrame(SPEC);
+  if (!bed) throw new Error('no bed');
+  const string = {
+    name: 'S',
+    family: 'monofilament',
+    gaugeMm: 1.25,
+    suppliedByClient: false,
+    setMm: 12200,
+  } as const;
+  return recordJob({
+    client,
+    racket: { frameName: 'Frame', mark: 'A1' },
+    bed,
+    mains: string,
+    crosses: string,
+    tension: { mainN: newtons(24, 'kg'), crossN: newtons(23, 'kg'), unit: 'kg' },
+    crossStart: 'left',
+    cutFrom: 'one set',
+    assumptions: USUAL_ASSUMPTIONS,
+    remarks: '',
+  });
+}
+
+describe('a workshop', () => {
+  it('cannot see, change or remove what belongs to another', async () => {
+    const { clientId, frameId, racket, ticket, requestKey } = await withTicket();
+    const other = await newWorkshop(db);
+    expect(await other.clients.get(clientId)).toBeUndefined();
+    expect(await other.clients.find('')).toEqual([]);
+    expect(await other.frames.get(frameId)).toBeUndefined();
+    expect(await other.rackets.get(racket.id)).toBeUndefined();
+    expect(await other.rackets.find('')).toEqual([]);
+    expect(await other.tickets.get(ticket.number)).toBeUndefined();
+    expect(await other.tickets.byRequest(requestKey)).toBeUndefined();
+    expect(await other.tickets.open()).toEqual([]);
+    expect(
+      await other.clients.change(clientId, 1, {
+        name: 'X',
+        contact: '',
+        tensionUnit: null,
+        notes: '',
+      }),
+    ).toBe('gone');
+    await other.clients.setRemoved(clientId, true);
+    const [row] = await db.select().from(clients).where(eq(clients.id, clientId));
+    expect(row).toMatchObject({ name: 'Ada', removedAt: null });
+  });
+
+  it('cannot put its racket under another’s client: the database itself refuses', async () => {
+    const { clientId } = await withTicket();
+    const other = await newWorkshop(db);
+    await expect(
+      other.rackets.add({ clientId, frameId: null, label: 'x', mark: '', notes: '' }),
+    ).rejects.toThrow();
+  });
+
+  it('numbers its tickets by itself, from 1, without gaps under a rush', async () => {
+    const { bench, racket } = await withTicket();
+    await Promise.all(
+      Array.from({ length: 12 }, () =>
+        bench.tickets.add(randomUUID(), { racketId: racket.id, ...ASKED }),
+      ),
+    );
+    const numbers = (await bench.tickets.open()).map(({ number }) => number).sort((a, b) => a - b);
+    expect(numbers).toEqual(Array.from({ length: 13 }, (_, i) => i + 1));
+  });
+});
+
+describe('a form that is sent twice', () => {
+  it('adds one client, frame or string', async () => {
+    const bench = await newWorkshop(db);
+    const id = randomUUID();
+    const facts = { name: 'Twice', contact: '', tensionUnit: null, notes: '' };
+    await Promise.all([bench.clients.add(facts, id), bench.clients.add(facts, id)]);
+    expect(await bench.clients.find('Twice')).toHaveLength(1);
+  });
+  it('makes one ticket: the second is refused and leaves no gap', async () => {
+    const { bench, racket, ticket, requestKey } = await withTicket();
+    await expect(
+      db.transaction((t) =>
+        recordsOf(t, bench.id).tickets.add(requestKey, { racketId: racket.id, ...ASKED }),
+      ),
+    ).rejects.toThrow();
+    expect((await bench.tickets.byRequest(requestKey))?.number).toBe(ticket.number);
+    const next = await bench.tickets.add(randomUUID(), { racketId: racket.id, ...ASKED });
+    expect(next.number).toBe(ticket.number + 1);
+  });
+});
+
+describe('a change', () => {
+  const facts = { name: 'New name', contact: '', tensionUnit: null, notes: '' } as const;
+
+  it('is kept once; a form opened before it is told so', async () => {
+    const { bench, clientId } = await withTicket();
+    expect(await bench.clients.change(clientId, 1, facts)).toBe('saved');
+    expect(await bench.clients.change(clientId, 1, { ...facts, name: 'Other' })).toBe('changed');
+    expect((await bench.clients.get(clientId))?.name).toBe('New name');
+  });
+  it('to something removed is told so, and works again after it is put back', async () => {
+    const { bench, frameId } = await withTicket();
+    await bench.frames.setRemoved(frameId, true);
+    expect(await bench.frames.find('')).toEqual([]);
+    expect(await bench.frames.change(frameId, 1, { name: 'F', spec: SPEC })).toBe('gone');
+    await bench.frames.setRemoved(frameId, false);
+    expect(await bench.frames.change(frameId, 3, { name: 'F', spec: SPEC })).toBe('saved');
+  });
+  it('happens whole or not at all', async () => {
+    const { bench } = await withTicket();
+    await expect(
+      db.transaction(async (t) => {
+        await recordsOf(t, bench.id).clients.add({ ...facts, name: 'Half' });
+        throw new Error('the other half failed');
+      }),
+    ).rejects.toThrow('other half');
+    expect(await bench.clients.find('Half')).toEqual([]);
+  });
+});
+
+describe('finding', () => {
+  it('takes wildcards, quotes and any script literally', async () => {
+    const bench = await newWorkshop(db);
+    for (const name of ["Niamh O'Skerry", '100%', 'a_b', 'ليلى', '🎾 Joe', 'back\\slash'])
+      await bench.clients.add({ name, contact: '', tensionUnit: null, notes: '' });
+    for (const [text, name] of [
+      ["o'sk", "Niamh O'Skerry"],
+      ['%', '100%'],
+      ['_', 'a_b'],
+      ['ليل', 'ليلى'],
+      ['🎾', '🎾 Joe'],
+      ['\\', 'back\\slash'],
+    ] as const)
+      expect((await bench.clients.find(text)).map((client) => client.name)).toEqual([name]);
+    expect(await bench.clients.find("'; drop table clients; --")).toEqual([]);
+  });
+});
+
+describe('closing a job', () => {
+  it('happens once, and later edits of the library leave the record alone', async () => {
+    const { bench, frameId, ticket } = await withTicket();
+    const closing = { labourMinor: 1800, stringMinor: 1150, record: record() };
+    const both = await Promise.all([
+      bench.tickets.close(ticket.number, 1, closing),
+      bench.tickets.close(ticket.number, 1, closing),
+    ]);
+    expect(both.toSorted()).toEqual(['changed', 'saved']);
+    expect(await bench.tickets.change(ticket.number, 2, { wish: 'too late' })).toBe('changed');
+    await bench.frames.change(frameId, 1, { name: 'Renamed', spec: frameSpec({ mains: 18 }) });
+    const [closed] = await bench.tickets.closed('Ada');
+    const kept = jobRecordSchema.parse(closed?.record);
+    expect(kept.racket.frameName).toBe('Frame');
+    expect(kept.frame).toEqual(SPEC);
+    expect(kept.plan.mains.cutMm).toBe(record().plan.mains.cutMm);
+  });
+
+  it('keeps a tension as it was typed', async () => {
+    const { bench, ticket } = await withTicket();
+    await bench.tickets.change(ticket.number, 1, {
+      mainN: newtons(55, 'lb'),
+      crossN: newtons(53, 'lb'),
+      tensionUnit: 'lb',
+    });
+    expect(await bench.tickets.get(ticket.number)).toMatchObject({
+      mainN: newtons(55, 'lb'),
+      crossN: newtons(53, 'lb'),
+      tensionUnit: 'lb',
+    });
+  });
+
+  it('finds a job by number, client, frame and mark', async () => {
+    const { bench, ticket } = await withTicket();
+    await bench.tickets.close(ticket.number, 1, {
+      labourMinor: 0,
+      stringMinor: 0,
+      record: record(),
+    });
+    for (const text of [String(ticket.number), 'ad', 'fram', 'a1'])
+      expect(await bench.tickets.closed(text)).toHaveLength(1);
+    expect(await bench.tickets.closed('nobody')).toEqual([]);
+  });
+});
+
+describe('the demo', () => {
+  it('fills an empty workshop once, and never one that is in use', async () => {
+    await db.delete(tickets);
+    await db.execute('truncate workshops cascade');
+    await migrateDatabase(db);
+    await fillWithDemo(db);
+    const counts = async () =>
+      Promise.all(
+        [clients, frames, strings, tickets].map(
+          async (table) => (await db.select({ n: count() }).from(table))[0]?.n,
+        ),
+      );
+    const first = await counts();
+    expect(first[0]).toBe(30);
+    expect(first[3]).toBe(406);
+    await fillWithDemo(db);
+    expect(await counts()).toEqual(first);
+    const [workshop] = await db.select().from(workshops);
+    const bench = recordsOf(db, workshop?.id ?? '');
+    expect(await bench.tickets.open()).toHaveLength(6);
+    for (const { record: kept } of await bench.tickets.closed('', 400)) jobRecordSchema.parse(kept);
+  });
+});

@@ -1,0 +1,33 @@
+import { defineConfig } from '@playwright/test';
+
+const port = process.env.ORTHOTENS_PORT ?? '3600';
+const baseURL = `http://127.0.0.1:${port}`;
+
+/** Started by `npm test`, which makes the build and the database and names the browser. */
+export default defineConfig({
+  testDir: './e2e',
+  testMatch: '*.spec.ts',
+  outputDir: './.orthotens/interface-tests',
+  // All tests share one workshop; each brings names of its own.
+  fullyParallel: true,
+  workers: 2,
+  forbidOnly: true,
+  timeout: 60_000,
+  expect: { timeout: 10_000 },
+  reporter: [['list'], ['json']],
+  use: {
+    baseURL,
+    viewport: { width: 1280, height: 800 },
+    timezoneId: 'UTC',
+    trace: 'retain-on-failure',
+    launchOptions: {
+      executablePath: process.env.ORTHOTENS_CHROMIUM ?? '/usr/bin/chromium',
+      args: ['--no-sandbox', '--disable-quic', '--disable-background-networking'],
+    },
+  },
+  webServer: {
+    command: `node node_modules/next/dist/bin/next start -H 127.0.0.1 -p ${port}`,
+    url: `${baseURL}/health`,
+    env: { NEXT_TELEMETRY_DISABLED: '1', NODE_ENV: 'production' },
+  },
+});

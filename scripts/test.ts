@@ -1,0 +1,118 @@
+/** Everything that must hold, in one run; ends with one line that counts. */
+import { spawnSync } from 'node:child_process';
+import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
+import { join } from 'node:path';
+import { z } from 'zod';
+import { openDatabase } from '@/db/connection';
+import { migrateDatabase } from '@/db/migrate';
+import { ensureBuild } from './build';
+import { testDatabase } from './cluster';
+import { ensurePackage, freePort, HOUSE, ROOT } from './house';
+
+const CHROMIUM = '/usr/bin/chromium';
+const UNIT_REPORT = join(HOUSE, 'unit-tests.json');
+const INTERFACE_REPORT = join(HOUSE, 'interface-tests.json');
+
+interface Count {
+  readonly passed: number;
+  readonly failed: number;
+}
+
+const bin = (name: string) => join(ROOT, 'node_modules', '.bin', name);
+
+function run(command: string, args: readonly string[], env: Record<string, string> = {}): boolean {
+  const { status } = spawnSync(command, args, {
+    cwd: ROOT,
+    stdio: ['ignore', 'inherit', 'inherit'],
+    env: { ...process.env, ...env },
+  });
+  return status === 0;
+}
+
+/** A check that passes or fails as a whole. */
+function check(name: string, passes: () => boolean): Count {
+  const started = Date.now();
+  console.log(`\n── ${name}`);
+  const passed = passes();
+  console.log(
+    `── ${name}: ${passed ? 'passed' : 'FAILED'} in ${Math.round((Date.now() - started) / 1000)} s`,
+  );
+  return passed ? { passed: 1, failed: 0 } : { passed: 0, failed: 1 };
+}
+
+const unitReport = z.object({
+  numPassedTests: z.number(),
+  numFailedTests: z.number(),
+  success: z.boolean(),
+});
+const interfaceReport = z.object({
+  stats: z.object({
+    expected: z.number(),
+    unexpected: z.number(),
+    flaky: z.number(),
+    skipped: z.number(),
+  }),
+});
+
+function report<T>(path: string, schema: z.ZodType<T>): T | undefined {
+  return existsSync(path)
+    ? schema.safeParse(JSON.parse(readFileSync(path, 'utf8'))).data
+    : undefined;
+}
+
+async function unitTests(): Promise<Count> {
+  const url = await testDatabase('unit');
+  rmSync(UNIT_REPORT, { force: true });
+  console.log('\n── unit tests');
+  const ran = run(
+    bin('vitest'),
+    ['run', '--reporter=dot', '--reporter=json', `--outputFile.json=${UNIT_REPORT}`],
+    { TEST_DATABASE_URL: url },
+  );
+  const counted = report(UNIT_REPORT, unitReport);
+  // A file that could not even be loaded has no tests to count, and is one failure.
+  const failed = counted?.numFailedTests ?? 0;
+  return { passed: counted?.numPassedTests ?? 0, failed: ran ? failed : Math.max(1, failed) };
+}
+
+async function interfaceTests(): Promise<Count> {
+  ensurePackage('chromium', () => existsSync(CHROMIUM));
+  const url = await testDatabase('interface');
+  const { db, close } = openDatabase(url);
+  await migrateDatabase(db).finally(close);
+  const port = await freePort(3600);
+  rmSync(INTERFACE_REPORT, { force: true });
+  console.log('\n── interface tests');
+  const ran = run(bin('playwright'), ['test', ...process.argv.slice(2)], {
+    DATABASE_URL: url,
+    ORTHOTENS_BUILD: '.next-test',
+    ORTHOTENS_PORT: String(port),
+    ORTHOTENS_CHROMIUM: CHROMIUM,
+    PLAYWRIGHT_JSON_OUTPUT_FILE: INTERFACE_REPORT,
+  });
+  const stats = report(INTERFACE_REPORT, interfaceReport)?.stats;
+  const failed = (stats?.unexpected ?? 0) + (stats?.flaky ?? 0);
+  return { passed: stats?.expected ?? 0, failed: ran ? failed : Math.max(1, failed) };
+}
+
+mkdirSync(HOUSE, { recursive: true });
+const counts: Count[] = [
+  check('format', () => run(bin('prettier'), ['--check', '--log-level=warn', '.'])),
+  check('lint', () => run(bin('eslint'), ['.', '--max-warnings', '0'])),
+  check(
+    'types',
+    () =>
+      run(bin('next'), ['typegen']) &&
+      run(bin('tsc'), ['--noEmit']) &&
+      run(bin('tsc'), ['--noEmit', '-p', 'core/tsconfig.json']),
+  ),
+];
+counts.push(await unitTests());
+const build = check('production build', () => ensureBuild('.next-test').good);
+counts.push(build);
+if (build.failed === 0) counts.push(await interfaceTests());
+
+const passed = counts.reduce((sum, count) => sum + count.passed, 0);
+const failed = counts.reduce((sum, count) => sum + count.failed, 0);
+console.log(`\n${passed} passed, ${failed} failed`);
+process.exit(failed > 0 ? 1 : 0);

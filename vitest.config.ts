@@ -1,0 +1,10 @@
+import { defineConfig } from 'vitest/config';
+
+export default defineConfig({
+  resolve: { alias: { '@': import.meta.dirname } },
+  test: {
+    include: ['{core,db,ui,app,formats}/**/*.test.ts'],
+    // Repositories share one freshly migrated database.
+    fileParallelism: false,
+  },
+});
