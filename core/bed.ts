@@ -10,8 +10,10 @@ import {
   countProblems,
   evenSkips,
   letter,
+  numbersAt,
   placeHoles,
   roomProblem,
+  usualCrossLength,
   type Hole,
   type Skips,
 } from './holes';
@@ -80,14 +82,14 @@ export function studyFrame(spec: FrameSpec): Study {
   const counts = countProblems(spec, skips);
   if (counts.length > 0) return refuse(counts);
 
+  const short = shortCrossProblems(spec, skips);
+  if (short.length > 0) return refuse(short);
   const noRoom = roomProblem(spec, outline);
   if (noRoom) return refuse([noRoom]);
 
   const { holes, uneven } = placeHoles(spec, outline, skips);
   const stray = strayTieOffs(spec, holes);
   if (stray.length > 0) return refuse(stray);
-  const short = shortCrossProblems(spec, holes);
-  if (short.length > 0) return refuse(short);
 
   cautions.push(...skipCautions(spec, even, uneven));
   if (spec.holes.tieOff.length === 0)
@@ -161,23 +163,21 @@ function strayTieOffs(spec: FrameSpec, holes: readonly Hole[]): readonly FramePr
   ];
 }
 
-function shortCrossProblems(spec: FrameSpec, holes: readonly Hole[]): readonly FrameProblem[] {
-  const entered = (hole: Hole) => !hole.skipped || spec.holes[hole.end].skip !== null;
-  return (['head', 'throat'] as const).flatMap((end) => {
-    const short = holes.find(
-      (hole) =>
-        hole.end === end &&
-        hole.cross !== undefined &&
-        entered(hole) &&
-        2 * hole.x < SHORTEST_CROSS * spec.head.widthMm,
+/** Numbers that were counted, but cannot be a cross's hole. */
+function shortCrossProblems(spec: FrameSpec, skips: Skips): readonly FrameProblem[] {
+  return (['head', 'throat'] as const).flatMap((end): readonly FrameProblem[] => {
+    const shared = numbersAt(spec.holes.shared, end);
+    const counted = [...(spec.holes[end].skip ?? []), ...shared];
+    const hole = counted.find(
+      (number) => usualCrossLength(spec, skips, end, number) < SHORTEST_CROSS * spec.head.widthMm,
     );
-    if (!short) return [];
-    const field = !short.skipped ? 'shared' : end === 'head' ? 'headSkip' : 'throatSkip';
+    if (hole === undefined) return [];
+    const length = Math.round(usualCrossLength(spec, skips, end, hole));
     return [
       {
-        field,
-        problem: `A cross in hole ${short.label} would be only ${Math.round(2 * short.x)} mm long: that hole carries a main. Count again from the centre line outwards.`,
-      } as const,
+        field: shared.includes(hole) ? 'shared' : end === 'head' ? 'headSkip' : 'throatSkip',
+        problem: `A cross in hole ${hole}${letter(end)} would be only about ${length} mm long: that hole carries a main. Count again from the centre line outwards.`,
+      },
     ];
   });
 }

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { formatGauge, gaugeNumbers, gaugesOf, parseGauge } from './gauge';
-import { stretchUnderPull, FAMILIES } from './family';
+import { stretchUnderPull, type Family } from './family';
 
 describe('gauge numbers', () => {
   // The ranges are from memory; that they overlap, and that a higher number is thinner, is common practice.
@@ -42,7 +42,7 @@ describe('gauge numbers', () => {
 describe('stretch under pull', () => {
   // Common practice, no source: soft strings give more than monofilament, aramid hardly at all.
   it('keeps the order of the families', () => {
-    const of = (family: (typeof FAMILIES)[number]) => stretchUnderPull(family, 'tennis');
+    const of = (family: Family) => stretchUnderPull(family, 'tennis');
     expect(of('multifilament')).toBeGreaterThan(of('monofilament'));
     expect(of('monofilament')).toBeGreaterThan(of('aramid'));
   });

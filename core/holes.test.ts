@@ -65,9 +65,11 @@ describe('what is entered', () => {
     [{ lengthMm: 20 }, 'lengthMm', '150 mm'],
     [{ lengthMm: 160, widthMm: 110, crosses: 30 }, 'crosses', 'no room for 46 holes'],
     [{ head: [30] }, 'headSkip', 'no skip at hole 30'],
-    [{ head: [3] }, 'headSkip', 'only'],
+    [{ head: [3] }, 'headSkip', 'only about'],
+    [{ throat: [1, 2, 3, 4, 5, 6, 7, 8] }, 'throatSkip', 'hole 1T would be only'],
+    [{ shared: ['2H'], head: [7] }, 'shared', 'hole 2H would be only'],
     [{ throat: [8, 10] }, 'throatSkip', 'outermost main is in 9T'],
-    [{ crosses: 8, head: [4, 5, 6, 7], throat: [4, 5, 6] }, 'headSkip', 'too few holes'],
+    [{ crosses: 8, head: [5, 6, 7, 8], throat: [5, 6, 7] }, 'headSkip', 'too few holes'],
     [{ shared: ['7H'], head: [7, 9] }, 'shared', 'no main goes through 7H'],
     [{ tieOff: ['40T'] }, 'tieOff', 'no hole 40T'],
     [{ mainsMm: [6, 18] }, 'mainsMm', '2 distances for 8 mains'],
@@ -88,7 +90,7 @@ describe('what is entered', () => {
   it('skips that spacing alone would put elsewhere move the strings, and far ones are pointed out', () => {
     const bed = bedOf({ head: [8], throat: [8] });
     expect(labels(bed.mainHoles.head).at(-1)).toBe('9H');
-    const odd = studyFrame(frameSpec({ head: [4, 5], throat: [7, 9] }));
+    const odd = studyFrame(frameSpec({ head: [5, 6], throat: [7, 9] }));
     expect(odd.cautions.join()).toContain('even spacing would skip 7 9 at the head');
   });
 

@@ -36,7 +36,8 @@ interface Slot {
 
 export const letter = (end: End): 'H' | 'T' => (end === 'head' ? 'H' : 'T');
 
-const numbersAt = (labels: readonly string[], end: End): readonly number[] =>
+/** The hole numbers among labels that stand at one end. */
+export const numbersAt = (labels: readonly string[], end: End): readonly number[] =>
   labels.filter((label) => label.endsWith(letter(end))).map((label) => Number.parseInt(label, 10));
 
 /** Hole numbers of the mains of one side at one end, M1 outwards, given the skips there. */
@@ -174,6 +175,18 @@ export function evenSkips(spec: FrameSpec, outline: Outline): Skips {
       .map((arc, i) => mains.filter((main) => main < arc).length + i + 1);
   };
   return { head: at('head'), throat: at('throat') };
+}
+
+/**
+ * About how long a cross through this hole would be, mm, going by where the usual spacing has the
+ * mains on either side of it. Tells a misread hole number from a real one.
+ */
+export function usualCrossLength(spec: FrameSpec, skips: Skips, end: End, hole: number): number {
+  const { mains } = placesFor(spec, usualSpacing(spec));
+  const inside = hole - 1 - skips[end].filter((skip) => skip < hole).length;
+  const inner = inside > 0 ? (mains[end][inside - 1] as number) : 0;
+  const outer = mains[end][inside] ?? spec.head.widthMm / 2;
+  return skips[end].includes(hole) ? inner + outer : 2 * outer;
 }
 
 const MAIN_RIMS = [1.2, 1.4, 1.6, 1.8, 2, 2.2, 2.4, 2.6, 2.8, 3, 3.2];

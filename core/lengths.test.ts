@@ -40,6 +40,18 @@ describe('what a job takes, stretch left out', () => {
     expect(Math.abs(crosses.cutMm - 5800)).toBeLessThan(100);
   });
 
+  // Source: the worked example of docs/method.md, done by hand with the equation of an ellipse.
+  it('agrees with the worked example', () => {
+    const mainsMm = [6, 17.5, 29, 41, 54, 67, 81, 95];
+    const bed = bedOf({ ...MIDSIZE, mainsMm, head: [7, 9], throat: [7, 9] });
+    const { mains } = cut(bed, { family: 'monofilament', gaugeMm: 1.25 });
+    expect(part(mains, 'inside strings') / 10).toBeCloseTo(473.5, 0);
+    expect(part(mains, 'outside runs') / 10).toBeCloseTo(25.9, 0);
+    expect(part(mains, 'through the frame')).toBe(384);
+    expect(part(mains, 'crimp') / 10).toBeCloseTo(1.6, 0);
+    expect(mains.cutMm / 10).toBeCloseTo(596, 0);
+  });
+
   // Source: the equation of an ellipse; each string inside is the chord at its own place.
   it('counts inside strings as true chords', () => {
     const bed = bedOf(MIDSIZE);

@@ -4,6 +4,7 @@ import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { z } from 'zod';
 import { openDatabase } from '@/db/connection';
+import { fillWithDemo } from '@/db/demo/fill';
 import { migrateDatabase } from '@/db/migrate';
 import { ensureBuild } from './build';
 import { testDatabase } from './cluster';
@@ -79,7 +80,9 @@ async function interfaceTests(): Promise<Count> {
   ensurePackage('chromium', () => existsSync(CHROMIUM));
   const url = await testDatabase('interface');
   const { db, close } = openDatabase(url);
-  await migrateDatabase(db).finally(close);
+  await migrateDatabase(db)
+    .then(() => fillWithDemo(db))
+    .finally(close);
   const port = await freePort(3600);
   rmSync(INTERFACE_REPORT, { force: true });
   console.log('\n── interface tests');

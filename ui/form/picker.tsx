@@ -84,6 +84,7 @@ export function Picker({
           className="border-edge bg-sheet aria-invalid:border-warn w-full border-0 border-b-2 px-2 py-1.5"
         />
         <ComboboxOptions
+          modal={false}
           anchor={{ to: 'bottom start', gap: 2 }}
           className="border-edge bg-sheet z-20 max-h-80 w-(--input-width) min-w-72 overflow-auto border py-1 empty:invisible"
         >

@@ -103,7 +103,8 @@ export function useKeptForm<V extends FieldValues>({
         setRestored(false);
         saved?.();
         if (answer.go) router.push(answer.go);
-        else router.refresh();
+        // The ticket's head and the lists show what was saved, not what they showed before.
+        router.refresh();
       } else {
         setNotice(answer.notice);
         Object.entries(answer.problems ?? {}).forEach(([field, message], i) =>

@@ -1,0 +1,59 @@
+import { expect, type Page } from '@playwright/test';
+
+/** A name that no other test uses, so that tests can run side by side in one workshop. */
+export const own = (name: string): string => `${name} ${Math.random().toString(36).slice(2, 8)}`;
+
+export interface TakenIn {
+  readonly client: string;
+  readonly number: number;
+}
+
+export const ticketNumber = (page: Page): number => Number(/tickets\/(\d+)/.exec(page.url())?.[1]);
+
+/** Takes a racket of a new client in, from the keyboard; ends at its Frame station. */
+export async function takeIn(page: Page, frame: string, fromLibrary: boolean): Promise<TakenIn> {
+  const client = own('Walker');
+  await page.goto('/take-in');
+  await page.getByLabel('Client').fill(client);
+  await page.getByRole('option', { name: `New client: ${client}` }).waitFor();
+  await page.keyboard.press('Enter');
+  await page.getByLabel('Frame').fill(frame);
+  await page
+    .getByRole('option', { name: fromLibrary ? frame : `Not in the library: ${frame}` })
+    .first()
+    .waitFor();
+  await page.keyboard.press('Enter');
+  await page.getByLabel('Promised').fill('+3d 17:00');
+  await page.getByRole('button', { name: 'Take it in' }).click();
+  await page.waitForURL(/\/tickets\/\d+\/frame/);
+  return { client, number: ticketNumber(page) };
+}
+
+/** Chooses a string and types a tension at the Setup station; ends at the Cut station. */
+export async function setUp(page: Page, string: string, tension: string): Promise<void> {
+  await choose(page, 'String for the mains', string);
+  await page.getByLabel('Tension, mains/crosses').fill(tension);
+  await page.getByRole('button', { name: 'Save and go to the cut' }).click();
+  await page.waitForURL(/\/cut$/);
+}
+
+export async function choose(page: Page, label: string, name: string): Promise<void> {
+  await page.getByLabel(label).fill(name);
+  await page.getByRole('option', { name }).first().click();
+  await expect(page.getByLabel(label)).toHaveValue(name);
+}
+
+/** From Cut to the record. */
+export async function cutAndHandOver(page: Page, remarks = ''): Promise<void> {
+  await page.getByRole('button', { name: 'Save and go to the hand-over' }).click();
+  await page.waitForURL(/\/hand-over$/);
+  if (remarks) await page.getByLabel('Remarks').fill(remarks);
+  await page.getByRole('button', { name: 'Hand over and close the job' }).click();
+  await page.waitForURL(/\/jobs\/\d+$/);
+}
+
+/** The words of a named fact on the page. */
+export const fact = (page: Page, name: string) =>
+  page
+    .locator('dl > div')
+    .filter({ has: page.locator('dt', { hasText: new RegExp(`^${name}$`) }) });

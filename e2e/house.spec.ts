@@ -1,0 +1,108 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test } from '@playwright/test';
+import { own } from './bench';
+
+const PAGES = [
+  '/',
+  '/take-in',
+  '/clients',
+  '/rackets',
+  '/frames',
+  '/frames/new',
+  '/strings',
+  '/strings/new',
+  '/jobs',
+  '/jobs/390',
+  '/workshop',
+  '/tickets/401/take-in',
+  '/tickets/401/frame',
+  '/tickets/401/setup',
+  '/tickets/401/cut',
+  '/tickets/401/hand-over',
+];
+
+for (const path of PAGES)
+  test(`${path} loads with every outside request refused, and passes the accessibility rules`, async ({
+    page,
+  }) => {
+    const outside: string[] = [];
+    const errors: string[] = [];
+    page.on('pageerror', (error) => errors.push(error.message));
+    await page.route('**/*', (route) => {
+      const { hostname, protocol } = new URL(route.request().url());
+      if (hostname === '127.0.0.1' || protocol === 'data:') return route.continue();
+      outside.push(route.request().url());
+      return route.abort();
+    });
+    const response = await page.goto(path, { waitUntil: 'networkidle' });
+    expect(response?.status()).toBe(200);
+    // The type is the application's own, not the browser's: fonts ship with it.
+    expect(await page.evaluate(() => document.fonts.check('16px Barlow'))).toBe(true);
+    expect(outside).toEqual([]);
+    expect(errors).toEqual([]);
+    const { violations } = await new AxeBuilder({ page })
+      .withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa'])
+      .analyze();
+    expect(violations.map(({ id, nodes }) => `${id}: ${nodes[0]?.html}`)).toEqual([]);
+  });
+
+test('the palette finds a client, a job by its number and an action, from the keyboard', async ({
+  page,
+}) => {
+  await page.goto('/');
+  await page.keyboard.press('Control+k');
+  await page.keyboard.type('brackw');
+  await expect(page.getByRole('option', { name: /client\s*Ottiline Brackwether/ })).toBeVisible();
+  await page.getByRole('combobox').fill('390');
+  await page.getByRole('option', { name: /job\s*390/ }).click();
+  await page.waitForURL('/jobs/390');
+  await page.keyboard.press('Control+k');
+  await page.keyboard.type('enter a fr');
+  await expect(page.getByRole('option', { name: 'Enter a frame' })).toBeVisible();
+  await page.keyboard.press('Enter');
+  await page.waitForURL('/frames/new');
+  await page.goto('/');
+  await page.keyboard.press('?');
+  await expect(page.getByRole('dialog').getByText('take a racket in')).toBeVisible();
+});
+
+test('the bed answers to the arrow keys, string by string', async ({ page }) => {
+  await page.goto('/tickets/401/frame');
+  const bed = page.getByRole('img', { name: /Bed of 16 mains and 19 crosses/ });
+  await bed.focus();
+  await page.keyboard.press('ArrowRight');
+  await expect(page.getByText(/Main 8 left: \d+ mm, holes 10H to 10T/)).toBeVisible();
+  await page.keyboard.press('ArrowLeft');
+  await expect(page.getByText(/Cross 19: \d+ mm, hole 7T/)).toBeVisible();
+});
+
+test('strings, clients, rackets and the workshop can be edited', async ({ page }) => {
+  const string = own('Test String');
+  await page.goto('/strings/new');
+  await page.getByRole('button', { name: 'Keep this string' }).click();
+  await expect(page.getByRole('alert').filter({ hasText: 'Give the string a name' })).toBeVisible();
+  await page.getByLabel('String', { exact: true }).fill(string);
+  await page.getByLabel('Thicknesses').fill('16L 1.30');
+  await page.getByLabel('Length of a set').fill('40ft');
+  await page.getByLabel('Price of a set (EUR)').fill('9.5');
+  await expect(page.getByText('1.24 mm (16L or 17), 1.30 mm (16)')).toBeVisible();
+  await page.getByRole('button', { name: 'Keep this string' }).click();
+  await page.waitForURL('/strings');
+  await page.goto('/strings?find=' + encodeURIComponent(string));
+  await expect(page.getByRole('row').filter({ hasText: string })).toContainText('12.19 m');
+  await expect(page.getByRole('row').filter({ hasText: string })).toContainText('€9.50');
+
+  await page.goto('/workshop');
+  await page.getByLabel('From the frame to the gripper (cm)').fill('3');
+  await page.getByRole('button', { name: 'Save the workshop' }).click();
+  await expect(page.getByRole('alert').filter({ hasText: '10 to 90 cm' })).toBeVisible();
+
+  await page.goto('/rackets?find=Brackwether');
+  await page.getByRole('link', { name: 'Ostrevan Heron 100' }).first().click();
+  await page.getByLabel('Notes').fill('rattles');
+  await page.getByRole('button', { name: 'Save the racket' }).click();
+  await page.reload();
+  await expect(page.getByLabel('Notes')).toHaveValue('rattles');
+  await page.getByRole('button', { name: 'Remove this racket' }).click();
+  await expect(page.getByText(/Hand it over first|The racket is removed/)).toBeVisible();
+});
