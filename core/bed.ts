@@ -44,6 +44,8 @@ export interface Study {
   readonly problems: readonly FrameProblem[];
   /** What deserves a second look; nothing is refused for it. */
   readonly cautions: readonly string[];
+  /** What nobody has read from the frame yet and stands in for it; to be checked before the cut. */
+  readonly assumed: readonly string[];
   readonly bed: Bed | undefined;
 }
 
@@ -57,6 +59,7 @@ export function studyFrame(spec: FrameSpec): Study {
   const refuse = (problems: readonly FrameProblem[]): Study => ({
     problems,
     cautions: [],
+    assumed: [],
     bed: undefined,
   });
 
@@ -91,10 +94,9 @@ export function studyFrame(spec: FrameSpec): Study {
   const stray = strayTieOffs(spec, holes);
   if (stray.length > 0) return refuse(stray);
 
-  cautions.push(...skipCautions(spec, even, uneven));
-  if (spec.holes.tieOff.length === 0)
+  if (uneven)
     cautions.push(
-      'No tie-off holes entered: the nearest main hole is assumed. Tie off only in a hole bored for it.',
+      `These holes do not go with evenly widening gaps: even spacing would skip ${list(even.head)} at the head and ${list(even.throat)} at the throat. Look at the frame once more.`,
     );
 
   const mainsPerSide = spec.pattern.mains / 2;
@@ -106,6 +108,7 @@ export function studyFrame(spec: FrameSpec): Study {
   return {
     problems: [],
     cautions,
+    assumed: assumptions(spec, even),
     bed: {
       spec,
       outline,
@@ -182,16 +185,16 @@ function shortCrossProblems(spec: FrameSpec, skips: Skips): readonly FrameProble
   });
 }
 
-function skipCautions(spec: FrameSpec, even: Skips, uneven: boolean): readonly string[] {
-  const cautions: string[] = [];
+function assumptions(spec: FrameSpec, even: Skips): readonly string[] {
+  const assumed: string[] = [];
   const open = (['head', 'throat'] as const).filter((end) => spec.holes[end].skip === null);
   if (open.length > 0)
-    cautions.push(
-      `Skips at the ${open.join(' and the ')} are proposed from spacing, not read from the frame: ${open.map((end) => list(even[end])).join('; ')}. Check them against the old strings before cutting.`,
+    assumed.push(
+      `Skips ${open.map((end) => `at the ${end} ${list(even[end])}`).join(', ')}: proposed from spacing, not read from the frame. Check them against the old strings before cutting.`,
     );
-  if (uneven)
-    cautions.push(
-      `These holes do not go with evenly widening gaps: even spacing would skip ${list(even.head)} at the head and ${list(even.throat)} at the throat. Look at the frame once more.`,
+  if (spec.holes.tieOff.length === 0)
+    assumed.push(
+      'No tie-off holes entered: the nearest main hole stands in. Tie off only in a hole bored for it.',
     );
-  return cautions;
+  return assumed;
 }

@@ -44,7 +44,7 @@ describe('what a job takes, stretch left out', () => {
   it('agrees with the worked example', () => {
     const mainsMm = [6, 17.5, 29, 41, 54, 67, 81, 95];
     const bed = bedOf({ ...MIDSIZE, mainsMm, head: [7, 9], throat: [7, 9] });
-    const { mains } = cut(bed, { family: 'monofilament', gaugeMm: 1.25 });
+    const { mains } = cut(bed, { family: 'monofilament', gaugeMm: 1.25, stretch: null });
     expect(part(mains, 'inside strings') / 10).toBeCloseTo(473.5, 0);
     expect(part(mains, 'outside runs') / 10).toBeCloseTo(25.9, 0);
     expect(part(mains, 'through the frame')).toBe(384);
@@ -76,7 +76,7 @@ describe('half of a 40 ft set', () => {
     [332, 244, 'natural gut'],
   ] as const)('is enough for a 16 × 19 of %d × %d mm in %s', (lengthMm, widthMm, family) => {
     const bed = bedOf({ lengthMm, widthMm });
-    const { mains, crosses } = cut(bed, { family, gaugeMm: 1.3 });
+    const { mains, crosses } = cut(bed, { family, gaugeMm: 1.3, stretch: null });
     expect(mains.cutMm).toBeLessThan(HALF_SET);
     expect(crosses.cutMm).toBeLessThan(HALF_SET);
   });
@@ -85,7 +85,7 @@ describe('half of a 40 ft set', () => {
   it.each(['monofilament', 'multifilament'] as const)(
     'is 0.3 to 0.6 m short for 18 mains in %s',
     (family) => {
-      const { mains } = cut(bedOf(DENSE), { family, gaugeMm: 1.25 });
+      const { mains } = cut(bedOf(DENSE), { family, gaugeMm: 1.25, stretch: null });
       expect(mains.cutMm - HALF_SET).toBeGreaterThan(290);
       expect(mains.cutMm - HALF_SET).toBeLessThan(600);
     },
@@ -104,7 +104,7 @@ describe('badminton', () => {
       mains: 22,
       crosses: 21,
     });
-    const { mains, crosses } = cut(bed, { family: 'multifilament', gaugeMm: 0.68 });
+    const { mains, crosses } = cut(bed, { family: 'multifilament', gaugeMm: 0.68, stretch: null });
     const twoEnds = 2 * USUAL_ASSUMPTIONS.gripperMm + USUAL_ASSUMPTIONS.marginMm;
     expect(mains.cutMm + crosses.cutMm - twoEnds).toBeLessThan(9500);
     expect(mains.cutMm + crosses.cutMm).toBeLessThan(10_000);
@@ -113,7 +113,7 @@ describe('badminton', () => {
 
 describe('the parts', () => {
   const bed = bedOf({ ...MIDSIZE, head: [7, 9], throat: [7, 9] });
-  const { mains, crosses } = cut(bed, { family: 'monofilament', gaugeMm: 1.25 });
+  const { mains, crosses } = cut(bed, { family: 'monofilament', gaugeMm: 1.25, stretch: null });
 
   it('add up to the cut, in all and in head lengths', () => {
     for (const piece of [mains, crosses]) {
@@ -138,7 +138,7 @@ describe('the parts', () => {
     expect(ends).toBeCloseTo(2 * USUAL_ASSUMPTIONS.gripperMm, 9);
     const close = cut(
       bed,
-      { family: 'monofilament', gaugeMm: 1.25 },
+      { family: 'monofilament', gaugeMm: 1.25, stretch: null },
       { ...USUAL_ASSUMPTIONS, gripperMm: 100 },
     );
     expect(part(close.mains, 'reach to the gripper')).toBe(0);

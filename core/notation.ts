@@ -134,7 +134,9 @@ const LENGTH_UNITS: Record<string, number> = {
   ft: MM_PER_FOOT,
   "'": MM_PER_FOOT,
 };
-const LENGTH = new RegExp(String.raw`^(${NUMBER})\s*(mm|cm|m|in|ft|'|")?$`, 'i');
+/** To the millimetre in metres, as an edit form shows 40 ft again: 12.192. */
+const LENGTH_NUMBER = String.raw`\d{1,5}(?:[.,]\d{1,3})?`;
+const LENGTH = new RegExp(String.raw`^(${LENGTH_NUMBER})\s*(mm|cm|m|in|ft|'|")?$`, 'i');
 const FEET_INCHES = new RegExp(
   String.raw`^(\d{1,4})\s*(?:'|ft)\s*(${NUMBER})\s*(?:"|in|'')?$`,
   'i',

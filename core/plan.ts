@@ -14,8 +14,8 @@ import { twoPiecePath, type TwoPiecePath } from './path';
 export interface PlannedString {
   readonly family: Family;
   readonly gaugeMm: number;
-  /** Overrides the usual stretch of its family, as a fraction. */
-  readonly stretch?: number;
+  /** Fraction by which it is longer under pull; null goes by its family. */
+  readonly stretch: number | null;
 }
 
 export interface CutPlan {

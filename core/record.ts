@@ -14,6 +14,7 @@ const stringRecordSchema = z.object({
   gaugeMm: z.number(),
   suppliedByClient: z.boolean(),
   setMm: z.number(),
+  stretch: z.number().nullable(),
 });
 
 const pieceRecordSchema = z.object({

@@ -50,6 +50,7 @@ function record(client = 'Ada') {
     gaugeMm: 1.25,
     suppliedByClient: false,
     setMm: 12200,
+    stretch: null,
   } as const;
   return recordJob({
     client,

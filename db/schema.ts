@@ -83,6 +83,8 @@ export const strings = pgTable(
     gaugesMm: doublePrecision().array().notNull(),
     setMm: doublePrecision().notNull(),
     setPriceMinor: integer().notNull(),
+    /** Fraction by which it is longer under pull; null goes by its family. */
+    stretch: doublePrecision(),
     notes: text().notNull(),
   },
   (t) => [unique().on(t.workshopId, t.id), index().on(t.workshopId, t.name)],

@@ -8,7 +8,7 @@ import { strings } from './schema';
 export type StringRow = typeof strings.$inferSelect;
 export type StringFacts = Pick<
   StringRow,
-  'name' | 'sport' | 'family' | 'gaugesMm' | 'setMm' | 'setPriceMinor' | 'notes'
+  'name' | 'sport' | 'family' | 'gaugesMm' | 'setMm' | 'setPriceMinor' | 'stretch' | 'notes'
 >;
 
 /** The string library of one workshop. */

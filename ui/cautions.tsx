@@ -14,3 +14,15 @@ export function Cautions({ cautions }: { readonly cautions: readonly string[] })
     </ul>
   );
 }
+
+/** What stands in for something that nobody has read from the frame yet. */
+export function Assumed({ assumed }: { readonly assumed: readonly string[] }) {
+  if (assumed.length === 0) return null;
+  return (
+    <ul aria-label="Assumed" className="border-edge flex flex-col gap-1 border-l-2 pl-3 text-sm">
+      {assumed.map((each) => (
+        <li key={each}>{each}</li>
+      ))}
+    </ul>
+  );
+}

@@ -10,7 +10,7 @@ describe('the sample world', () => {
     '%s is a sound frame within the federation’s limits',
     (_, spec) => {
       expect(frameSpecSchema.parse(spec)).toEqual(spec);
-      expect(studyFrame(spec)).toMatchObject({ problems: [], cautions: [] });
+      expect(studyFrame(spec)).toMatchObject({ problems: [], cautions: [], assumed: [] });
     },
   );
   it('has strings of thicknesses that their sport knows', () => {

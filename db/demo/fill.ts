@@ -147,6 +147,7 @@ const recordOfString = (string: Row<typeof strings>, suppliedByClient: boolean):
   gaugeMm: gaugeOf(string),
   suppliedByClient,
   setMm: string.setMm,
+  stretch: string.stretch ?? null,
 });
 
 /** The usual pull of a racket, with a step up or down now and then. */

@@ -17,6 +17,7 @@ const string = (
   gaugesMm,
   setMm: setMetres * 1000,
   setPriceMinor,
+  stretch: null,
   notes,
 });
 

@@ -49,6 +49,7 @@ CREATE TABLE "strings" (
 	"gauges_mm" double precision[] NOT NULL,
 	"set_mm" double precision NOT NULL,
 	"set_price_minor" integer NOT NULL,
+	"stretch" double precision,
 	"notes" text NOT NULL,
 	CONSTRAINT "strings_workshopId_id_unique" UNIQUE("workshop_id","id")
 );

@@ -1,6 +1,7 @@
 import { range, scaleLinear } from 'd3';
 import type { PartName, PieceLength } from '@/core/lengths';
-import { formatFeet, formatMetres, MM_PER_FOOT, type LengthSystem } from '@/core/units';
+import { formatMetres, MM_PER_FOOT, type LengthSystem } from '@/core/units';
+import { spareText } from '@/core/wording';
 
 export interface TapePiece {
   readonly piece: PieceLength;
@@ -40,18 +41,6 @@ const NUMBERS: Record<Exclude<PartName, 'stretch'>, string> = {
 };
 
 export const partNumber = (name: PartName): string => (name === 'stretch' ? '8' : NUMBERS[name]);
-
-/** A difference as one says it: whole centimetres below a metre, or feet and inches. */
-export function lengthWords(mm: number, system: LengthSystem): string {
-  if (system === 'imperial') return formatFeet(mm);
-  return mm < 1000 ? `${Math.round(mm / 10)} cm` : formatMetres(mm);
-}
-
-/** `14 cm over`, `46 cm short`. */
-export function spareText(mm: number, system: LengthSystem): string {
-  if (Math.abs(mm) < 5) return 'just enough';
-  return `${lengthWords(Math.abs(mm), system)} ${mm < 0 ? 'short' : 'over'}`;
-}
 
 /**
  * Each piece as a ruler to scale, its parts in order, and under it the string that it is cut from,

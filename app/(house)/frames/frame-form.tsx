@@ -8,7 +8,7 @@ import { SPORTS, type Sport } from '@/core/sport';
 import type { LengthSystem, TensionUnit } from '@/core/units';
 import { BedDrawing } from '@/ui/bed/bed-drawing';
 import { BedKey } from '@/ui/bed/bed-key';
-import { Cautions } from '@/ui/cautions';
+import { Assumed, Cautions } from '@/ui/cautions';
 import { Choice, Tick } from '@/ui/form/choice';
 import { TextField } from '@/ui/form/field';
 import { FormFoot } from '@/ui/form/form-foot';
@@ -241,6 +241,7 @@ export function FrameForm({
             <BedDrawing bed={study.bed} lengthSystem={lengthSystem} className="h-[34rem]" />
             <BedKey />
             <Cautions cautions={study.cautions} />
+            <Assumed assumed={study.assumed} />
             <FrameFacts bed={study.bed} lengthSystem={lengthSystem} />
           </div>
         )}

@@ -2,9 +2,10 @@ import { z } from 'zod';
 import { familySchema } from '@/core/family';
 import { parseGauge } from '@/core/gauge';
 import { parseLength, parseMoney } from '@/core/notation';
-import { nameText, noteText, reading } from '@/core/reading';
+import { nameText, noteText, optionalReading, reading } from '@/core/reading';
 import { failure, success, type Result } from '@/core/result';
 import { sportSchema, type Sport } from '@/core/sport';
+import { roundTo } from '@/core/units';
 import type { StringFacts } from '@/db/strings';
 
 function parseGauges(text: string, sport: Sport): Result<readonly number[]> {
@@ -29,6 +30,15 @@ function parseSet(text: string): Result<number> {
   return failure('A set holds 4 to 20 m: 12.2 m (40 ft) in tennis, 10 m in badminton.');
 }
 
+/** Percent longer under pull, as a fraction. */
+function parseStretch(text: string): Result<number> {
+  const percent = /^(\d{1,2}(?:[.,]\d)?)\s*%?$/.exec(text.trim())?.[1];
+  const fraction = Number(percent?.replace(',', '.')) / 100;
+  return percent !== undefined && fraction <= 0.25
+    ? success(fraction)
+    : failure('Write by how many percent it is longer under pull: 0 to 25, such as 4.');
+}
+
 export const stringEntrySchema = z
   .object({
     name: nameText('the string a name'),
@@ -37,6 +47,7 @@ export const stringEntrySchema = z
     gauges: z.string(),
     set: reading(parseSet),
     price: reading(parseMoney),
+    stretch: optionalReading(parseStretch),
     notes: noteText,
   })
   .transform((entry, context): StringFacts => {
@@ -49,6 +60,7 @@ export const stringEntrySchema = z
       gaugesMm: gauges.ok ? [...gauges.value] : [],
       setMm: entry.set,
       setPriceMinor: entry.price,
+      stretch: entry.stretch,
       notes: entry.notes,
     };
   });
@@ -62,6 +74,7 @@ export const emptyStringEntry: StringEntry = {
   gauges: '',
   set: '12.2',
   price: '',
+  stretch: '',
   notes: '',
 };
 
@@ -70,7 +83,8 @@ export const stringEntryOf = (string: StringFacts): StringEntry => ({
   sport: string.sport,
   family: string.family,
   gauges: string.gaugesMm.map((mm) => mm.toFixed(2)).join(' '),
-  set: String(string.setMm / 1000),
+  set: String(roundTo(string.setMm / 1000, 0.001)),
   price: (string.setPriceMinor / 100).toFixed(2),
+  stretch: string.stretch === null ? '' : String(roundTo(string.stretch * 100, 0.1)),
   notes: string.notes,
 });

@@ -1,11 +1,11 @@
 'use client';
 
 import { Controller, useWatch } from 'react-hook-form';
-import { FAMILIES } from '@/core/family';
+import { FAMILIES, stretchUnderPull } from '@/core/family';
 import { formatGauge, parseGauge } from '@/core/gauge';
 import { parseLength } from '@/core/notation';
 import { SPORTS, type Sport } from '@/core/sport';
-import { formatFeet, formatMetres } from '@/core/units';
+import { formatFeet, formatMetres, roundTo } from '@/core/units';
 import { Choice } from '@/ui/form/choice';
 import { NoteField, TextField } from '@/ui/form/field';
 import { FormFoot } from '@/ui/form/form-foot';
@@ -28,6 +28,8 @@ const gaugeHint = (text: string, sport: Sport): string =>
     .flatMap((gauge) => (gauge.ok ? [formatGauge(gauge.value)] : []))
     .join(', ') || 'Millimetres or gauge numbers, in a row: 1.25 1.30 or 16L 16.';
 
+const percent = (fraction: number): string => String(roundTo(fraction * 100, 0.1));
+
 function setHint(text: string): string {
   const length = parseLength(text, 'm');
   return length.ok
@@ -38,7 +40,10 @@ function setHint(text: string): string {
 export function StringForm({ name, initial, save, action, currency }: StringFormProps) {
   const form = useKeptForm<StringEntry>({ name, schema: stringEntrySchema, initial, save });
   const { register, control, formState } = form;
-  const [gauges, sport, set] = useWatch({ control, name: ['gauges', 'sport', 'set'] });
+  const [gauges, sport, set, family] = useWatch({
+    control,
+    name: ['gauges', 'sport', 'set', 'family'],
+  });
   const problem = (field: keyof StringEntry) => formState.errors[field]?.message;
   return (
     <form onSubmit={form.send} className="grid max-w-2xl grid-cols-2 gap-4">
@@ -94,6 +99,15 @@ export function StringForm({ name, initial, save, action, currency }: StringForm
         label={`Price of a set (${currency})`}
         problem={problem('price')}
         {...register('price')}
+      />
+      <TextField
+        figure
+        className="col-span-2 sm:col-span-1"
+        label="Stretch under pull (%)"
+        placeholder={percent(stretchUnderPull(family, sport))}
+        hint={`Empty: ${percent(stretchUnderPull(family, sport))} %, usual for ${family}, from memory.`}
+        problem={problem('stretch')}
+        {...register('stretch')}
       />
       <NoteField
         className="col-span-2"

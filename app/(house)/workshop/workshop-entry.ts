@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { cutAssumptionsSchema } from '@/core/lengths';
 import { parseLength, parseMoney } from '@/core/notation';
 import { nameText, reading } from '@/core/reading';
+import { roundTo } from '@/core/units';
 import type { WorkshopFacts } from '@/db/workshop';
 
 const timeZone = z.string().refine(
@@ -57,6 +58,8 @@ export const workshopSchema = z
 
 export type WorkshopEntry = z.input<typeof workshopSchema>;
 
+const centimetres = (mm: number): string => String(roundTo(mm / 10, 0.01));
+
 export const workshopEntryOf = ({
   labourMinor,
   cutAssumptions,
@@ -68,8 +71,8 @@ export const workshopEntryOf = ({
   currency: rest.currency,
   timeZone: rest.timeZone,
   labour: (labourMinor / 100).toFixed(2),
-  gripperMm: String(cutAssumptions.gripperMm / 10),
-  knotMm: String(cutAssumptions.knotMm / 10),
-  tailMm: String(cutAssumptions.tailMm / 10),
-  marginMm: String(cutAssumptions.marginMm / 10),
+  gripperMm: centimetres(cutAssumptions.gripperMm),
+  knotMm: centimetres(cutAssumptions.knotMm),
+  tailMm: centimetres(cutAssumptions.tailMm),
+  marginMm: centimetres(cutAssumptions.marginMm),
 });

@@ -3,13 +3,15 @@
 import { useMemo } from 'react';
 import { Controller, useWatch } from 'react-hook-form';
 import { studyFrame } from '@/core/bed';
+import { stretchUnderPull } from '@/core/family';
 import type { FrameSpec } from '@/core/frame';
 import type { CutAssumptions } from '@/core/lengths';
 import { crossFinish } from '@/core/pattern';
-import { checkSource, cutSource, planCut, type PlannedString, type SourceCheck } from '@/core/plan';
+import { checkSource, cutSource, planCut, type PlannedString } from '@/core/plan';
 import type { CutSourceKind } from '@/core/record';
-import { formatStringLength, type LengthSystem } from '@/core/units';
-import { crossWay, knotCount, knotWords, mainsWay, skipWords } from '@/core/wording';
+import type { Sport } from '@/core/sport';
+import { formatStringLength, roundTo, type LengthSystem } from '@/core/units';
+import { crossWay, cutAdvice, knotCount, knotWords, mainsWay, skipWords } from '@/core/wording';
 import { BedDrawing } from '@/ui/bed/bed-drawing';
 import { BedKey } from '@/ui/bed/bed-key';
 import { Cautions } from '@/ui/cautions';
@@ -19,7 +21,7 @@ import { FormFoot } from '@/ui/form/form-foot';
 import type { FormAnswer } from '@/ui/form/result';
 import { useKeptForm } from '@/ui/form/use-kept-form';
 import { PartTable } from '@/ui/tape/part-table';
-import { lengthWords, spareText, Tape, type TapePiece } from '@/ui/tape/tape';
+import { Tape, type TapePiece } from '@/ui/tape/tape';
 import { cutSchema, type CutEntry } from './cut-entry';
 
 export interface StockedString extends PlannedString {
@@ -40,30 +42,14 @@ interface CutFormProps {
   readonly save?: (entry: CutEntry) => Promise<FormAnswer>;
 }
 
-const KEEP: (entry: CutEntry) => Promise<FormAnswer> = async () => ({ ok: true });
-
-/** What is wrong with what it is cut from, or where the cut has to move. */
-function cutAdvice(check: SourceCheck, system: LengthSystem): { caution?: string; word: string } {
-  const { sharedSet, mainsSpareMm = 0, crossesSpareMm = 0 } = check;
-  if (mainsSpareMm === 0 && crossesSpareMm === 0 && !sharedSet)
-    return { word: 'Off a reel each piece is as long as it must be.' };
-  const spare = (mm: number) => spareText(mm, system);
-  if (!check.enough) {
-    const total = mainsSpareMm + crossesSpareMm;
-    return {
-      word: `Mains ${spare(mainsSpareMm)}, crosses ${spare(crossesSpareMm)}.`,
-      caution: sharedSet
-        ? `One set is not enough: both pieces together are ${spare(total)}. Cut from a reel or open a second set.`
-        : `Half a set is not enough: mains ${spare(mainsSpareMm)}, crosses ${spare(crossesSpareMm)}. Cut the short piece from a whole set or a reel.`,
-    };
-  }
-  if (sharedSet && Math.abs(sharedSet.moveMm) > 1)
-    return {
-      word: `Do not halve it: cut at ${formatStringLength(sharedSet.cutAtMm, system)} from the mains’ end, ${lengthWords(Math.abs(sharedSet.moveMm), system)} ${sharedSet.moveMm > 0 ? 'beyond' : 'before'} the middle.`,
-      caution: `Half a set is ${spare(-Math.abs(sharedSet.moveMm))} for the ${sharedSet.moveMm > 0 ? 'mains' : 'crosses'}. Move the cut, or the last pull will not reach.`,
-    };
-  return { word: `Enough: mains ${spare(mainsSpareMm)}, crosses ${spare(crossesSpareMm)}.` };
+function stretchWords({ family, stretch }: PlannedString, sport: Sport): string {
+  const percent = (fraction: number) => `${roundTo(fraction * 100, 0.1)} %`;
+  return stretch === null
+    ? `${percent(stretchUnderPull(family, sport))}, usual for ${family} (from memory)`
+    : `${percent(stretch)}, as noted for this string`;
 }
+
+const KEEP: (entry: CutEntry) => Promise<FormAnswer> = async () => ({ ok: true });
 
 /** The two pieces: on the drawing, on the tape and in figures. */
 export function CutForm({
@@ -139,7 +125,13 @@ export function CutForm({
           <Tape pieces={tape} lengthSystem={lengthSystem} />
         </div>
         <p className="text-lg font-medium">{advice.word}</p>
-        <Cautions cautions={[...(advice.caution ? [advice.caution] : []), ...study.cautions]} />
+        <Cautions
+          cautions={[
+            ...(advice.caution ? [advice.caution] : []),
+            ...study.cautions,
+            ...study.assumed,
+          ]}
+        />
         {save && (
           <div className="flex flex-wrap gap-x-10 gap-y-3">
             <Controller
@@ -189,6 +181,8 @@ export function CutForm({
           >
             {assumptions.gripperMm} mm from frame to gripper
           </Fact>
+          <Fact name="Stretch of the mains">{stretchWords(mains, spec.sport)}</Fact>
+          <Fact name="Stretch of the crosses">{stretchWords(crosses, spec.sport)}</Fact>
         </Facts>
         {save && <FormFoot form={form} action="Save and go to the hand-over" />}
         <PartTable mains={plan.mains} crosses={plan.crosses} />

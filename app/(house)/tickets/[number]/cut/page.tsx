@@ -11,6 +11,7 @@ export default async function CutStation({ params }: PageProps<'/tickets/[number
     family: string.family,
     gaugeMm,
     setMm: string.setMm,
+    stretch: string.stretch,
   });
   const usual = usualCutSource(setup);
   return (

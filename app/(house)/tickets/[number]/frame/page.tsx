@@ -5,7 +5,7 @@ import { FrameForm } from '@/app/(house)/frames/frame-form';
 import { openWorkshop } from '@/db/workshop';
 import { BedDrawing } from '@/ui/bed/bed-drawing';
 import { BedKey } from '@/ui/bed/bed-key';
-import { Cautions } from '@/ui/cautions';
+import { Assumed, Cautions } from '@/ui/cautions';
 import { FrameFacts } from '@/ui/frame-facts';
 import { openTicket } from '../ticket';
 import { FromLibrary } from './from-library';
@@ -71,6 +71,7 @@ export default async function FrameStation({
         <h2 className="figure text-3xl break-words">{frame.name}</h2>
         <FrameFacts bed={study.bed} lengthSystem={workshop.lengthSystem} />
         <Cautions cautions={study.cautions} />
+        <Assumed assumed={study.assumed} />
         <BedKey />
         {!ticket.closedAt && (
           <p className="flex flex-wrap items-center gap-6">

@@ -18,6 +18,7 @@ function recordOf(open: OpenTicket, remarks: string): JobRecord | undefined {
     gaugeMm,
     suppliedByClient: supplied,
     setMm: string.setMm,
+    stretch: string.stretch,
   });
   return recordJob({
     client: client.name,

@@ -1,13 +1,12 @@
 import { planCut } from '@/core/plan';
 import { stringPrice } from '@/core/money';
-import { formatTicket, formatTicketConverted } from '@/core/units';
+import { formatStringLength, formatTicket, formatTicketConverted } from '@/core/units';
 import { Fact, Facts } from '@/ui/facts';
 import { stationsOf } from '../stations';
 import { openTicket } from '../ticket';
 import { Waits } from '../waits';
 import { closeJob } from './actions';
 import { HandOverForm } from './hand-over-form';
-import { formatStringLength } from '@/core/units';
 
 const SUPPLY_WORDS = {
   none: 'A set, or half of each in a hybrid.',
@@ -33,8 +32,8 @@ export default async function HandOverStation({
   const plan = planCut(
     study.bed,
     {
-      mains: { family: mains.string.family, gaugeMm: mains.gaugeMm },
-      crosses: { family: crosses.string.family, gaugeMm: crosses.gaugeMm },
+      mains: { ...mains.string, gaugeMm: mains.gaugeMm },
+      crosses: { ...crosses.string, gaugeMm: crosses.gaugeMm },
     },
     ticket.crossStart,
     workshop.cutAssumptions,

@@ -1,0 +1,279 @@
+/** What people type into the forms, as the server reads it once more. */
+import { describe, expect, it } from 'vitest';
+import type { z } from 'zod';
+import { frameSpec } from '@/core/testing/frame-spec';
+import { formatTicket } from '@/core/units';
+import { clientEntryOf, clientEntrySchema, emptyClientEntry } from './(house)/clients/client-entry';
+import {
+  emptyFrameEntry,
+  frameEntryOf,
+  frameEntrySchema,
+  rangeHint,
+  type FrameEntry,
+} from './(house)/frames/frame-entry';
+import { emptyStringEntry, stringEntryOf, stringEntrySchema } from './(house)/strings/string-entry';
+import { takeInSchema, type TakeInEntry } from './(house)/take-in/take-in-entry';
+import { handOverSchema } from './(house)/tickets/[number]/hand-over/hand-over-entry';
+import { setupSchema, type SetupEntry } from './(house)/tickets/[number]/setup/setup-entry';
+import {
+  workshopEntryOf,
+  workshopSchema,
+  type WorkshopEntry,
+} from './(house)/workshop/workshop-entry';
+import { answerTo, misread, Undone, wholly } from './answers';
+import { searchText } from './search-text';
+
+const ID = '3ca4c98d-0802-4646-b8ea-951dc63098d7';
+const OTHER = 'e5018647-1887-4f4f-a57c-cec9c75b3442';
+
+function problems(schema: z.ZodType, entry: unknown): Record<string, string> {
+  const read = schema.safeParse(entry);
+  const answer = read.success ? undefined : misread(read.error);
+  return answer && !answer.ok ? { ...answer.problems } : {};
+}
+
+describe('a frame', () => {
+  const schema = frameEntrySchema('kg');
+  const typed = (changes: Partial<FrameEntry>): FrameEntry => ({
+    ...emptyFrameEntry('tennis', 'Frame'),
+    ...changes,
+  });
+
+  it('is read into what it says', () => {
+    const { name, spec } = schema.parse(
+      typed({
+        headSkip: '9 7',
+        throatSkip: 'none',
+        tieOff: '8t 6H',
+        range: '50-60',
+        lengthMm: '33.6 cm',
+      }),
+    );
+    expect(name).toBe('Frame');
+    expect(spec.head.lengthMm).toBe(336);
+    expect(spec.holes.head.skip).toEqual([7, 9]);
+    expect(spec.holes.throat.skip).toEqual([]);
+    expect(spec.holes.tieOff).toEqual(['8T', '6H']);
+    expect(spec.tension).toEqual({ min: 50, max: 60, unit: 'lb' });
+  });
+
+  it('comes back into its form as it was stored', () => {
+    for (const spec of [
+      frameSpec({
+        head: [7, 9],
+        throat: [],
+        tieOff: ['8H'],
+        tension: { min: 22, max: 26, unit: 'kg' },
+      }),
+      frameSpec({
+        sport: 'squash',
+        lengthMm: 330,
+        widthMm: 178,
+        outline: 'egg',
+        mains: 14,
+        crosses: 18,
+        bridgeHoles: 6,
+      }),
+      frameSpec({ mainsMm: [6, 18, 30, 42, 54, 67, 81, 95] }),
+    ])
+      expect(schema.parse(frameEntryOf('Frame', spec))).toEqual({ name: 'Frame', spec });
+  });
+
+  it('by measured widths keeps the readings, and says when they make no head', () => {
+    const widths = '40:160 100:226 168:248 240:223 300:150';
+    const { spec } = schema.parse(typed({ outline: 'measured', widths }));
+    expect(spec.head.outline).toHaveLength(5);
+    expect(frameEntryOf('Frame', spec).widths).toBe(widths);
+    expect(problems(schema, typed({ outline: 'measured', widths: '40:160' })).widths).toContain(
+      'at least three',
+    );
+    expect(
+      problems(schema, typed({ outline: 'measured', widths, widthMm: '200' })).widths,
+    ).toContain('said to be 200 mm wide');
+  });
+
+  it('a blank field is named, one problem at each', () => {
+    const found = problems(schema, typed({ name: ' ', lengthMm: '', mains: '', crosses: 'many' }));
+    expect(Object.keys(found).sort()).toEqual(['crosses', 'lengthMm', 'mains', 'name']);
+  });
+
+  it('starts usable in every sport', () => {
+    for (const sport of ['tennis', 'badminton', 'squash'] as const)
+      expect(problems(schema, emptyFrameEntry(sport, 'Frame'))).toEqual({});
+  });
+
+  it('hints at its range in both units', () => {
+    expect(rangeHint('22-26', 'tennis', 'lb')).toBe('22 to 26 kg · 48.5 to 57.3 lb');
+    expect(rangeHint('', 'tennis', 'kg')).toBeUndefined();
+  });
+});
+
+describe('a string', () => {
+  const typed = { ...emptyStringEntry, name: 'S', gauges: '1.30 16L', price: '9.5' };
+  it('is read and comes back', () => {
+    const facts = stringEntrySchema.parse({ ...typed, set: '40ft', stretch: '4,5 %' });
+    expect(facts).toMatchObject({ gaugesMm: [1.24, 1.3], setPriceMinor: 950, stretch: 0.045 });
+    expect(facts.setMm).toBeCloseTo(12_192, 9);
+    const again = stringEntrySchema.parse(stringEntryOf(facts));
+    expect(again).toMatchObject({ gaugesMm: [1.24, 1.3], setPriceMinor: 950, stretch: 0.045 });
+    expect(again.setMm).toBeCloseTo(12_192, 6);
+  });
+  it.each([
+    [{ gauges: '' }, 'gauges', 'sold in'],
+    [{ gauges: '0.68' }, 'gauges', 'no tennis string'],
+    [{ set: '2' }, 'set', '4 to 20 m'],
+    [{ set: 'long' }, 'set', '40ft'],
+    [{ price: 'free' }, 'price', '18.50'],
+    [{ stretch: '40' }, 'stretch', '0 to 25'],
+    [{ name: '' }, 'name', 'Give the string a name'],
+    [{ notes: 'x'.repeat(4001) }, 'notes', '4000 letters'],
+  ])('%j is answered at its field', (changes, field, part) =>
+    expect(problems(stringEntrySchema, { ...typed, ...changes })[field]).toContain(part),
+  );
+});
+
+describe('a racket over the counter', () => {
+  const schema = takeInSchema('2026-11-24T10:30');
+  const typed: TakeInEntry = {
+    requestKey: ID,
+    clientId: '',
+    clientName: 'Ada',
+    contact: '',
+    racketId: '',
+    frameId: '',
+    frameLabel: 'Some frame',
+    mark: '',
+    promised: 'fri',
+    wish: '',
+    condition: '',
+    again: '',
+  };
+  it('needs a client and a frame, known or new', () => {
+    expect(schema.parse(typed).promised).toBe('2026-11-27T18:00');
+    expect(problems(schema, { ...typed, clientName: ' ' }).clientName).toContain('Whose racket');
+    expect(problems(schema, { ...typed, clientName: '', clientId: OTHER })).toEqual({});
+    expect(problems(schema, { ...typed, frameLabel: '' }).frameLabel).toContain('Which frame');
+    expect(problems(schema, { ...typed, frameLabel: '', racketId: OTHER })).toEqual({});
+    expect(problems(schema, { ...typed, frameLabel: 'x'.repeat(200) }).frameLabel).toContain('120');
+  });
+  it('refuses a passed promise, a forged id and a long note', () => {
+    expect(problems(schema, { ...typed, promised: '2026-11-23' }).promised).toContain('has passed');
+    expect(problems(schema, { ...typed, clientId: "x'; drop" })).toHaveProperty('clientId');
+    expect(problems(schema, { ...typed, condition: 'x'.repeat(10_000) }).condition).toContain(
+      '4000',
+    );
+  });
+  it('keeps any script, and drops what nobody typed', () => {
+    expect(schema.parse({ ...typed, wish: 'ليلى 🎾\u0000' }).wish).toBe('ليلى 🎾');
+  });
+});
+
+describe('a setup', () => {
+  const schema = setupSchema('tennis', 'kg');
+  const typed: SetupEntry = {
+    mainStringId: ID,
+    mainGauge: '1.25',
+    mainSupplied: true,
+    hybrid: false,
+    crossStringId: '',
+    crossGauge: '',
+    crossSupplied: false,
+    tension: '55/53',
+  };
+  it('without a second string takes the mains’ for the crosses', () => {
+    const { mainN, crossN, tensionUnit, ...rest } = schema.parse(typed);
+    expect(rest).toMatchObject({ crossStringId: ID, crossGaugeMm: 1.25, crossSupplied: true });
+    expect(
+      formatTicket({ mainN: mainN ?? 0, crossN: crossN ?? 0, unit: tensionUnit ?? 'kg' }),
+    ).toBe('55/53 lb');
+  });
+  it('as a hybrid needs both', () => {
+    const hybrid = { ...typed, hybrid: true };
+    expect(problems(schema, hybrid)).toMatchObject({
+      crossStringId: expect.stringContaining('for the crosses') as string,
+      crossGauge: expect.stringContaining('millimetres') as string,
+    });
+    expect(schema.parse({ ...hybrid, crossStringId: OTHER, crossGauge: '17' })).toMatchObject({
+      crossStringId: OTHER,
+      crossGaugeMm: 1.22,
+      crossSupplied: false,
+    });
+  });
+  it('refuses a tension that is none', () => {
+    expect(problems(schema, { ...typed, tension: '55/5' }).tension).toContain(
+      'not a tennis tension',
+    );
+    expect(problems(schema, { ...typed, mainStringId: '' }).mainStringId).toContain(
+      'Choose the string',
+    );
+  });
+});
+
+describe('client, workshop and hand-over', () => {
+  it('go there and back', () => {
+    const client = { ...emptyClientEntry, name: ' Ada ', unit: 'lb' as const };
+    expect(clientEntryOf(clientEntrySchema.parse(client))).toEqual({ ...client, name: 'Ada' });
+    expect(problems(clientEntrySchema, { ...client, contact: 'x'.repeat(201) }).contact).toContain(
+      '200',
+    );
+
+    const entry: WorkshopEntry = {
+      name: 'Bench',
+      tensionUnit: 'lb',
+      lengthSystem: 'imperial',
+      currency: 'usd',
+      timeZone: 'Europe/Lisbon',
+      labour: '25',
+      gripperMm: '14 in',
+      knotMm: '6',
+      tailMm: '6',
+      marginMm: '0',
+    };
+    const facts = workshopSchema.parse(entry);
+    expect(facts).toMatchObject({ currency: 'USD', labourMinor: 2500 });
+    expect(facts.cutAssumptions.gripperMm).toBeCloseTo(355.6, 9);
+    const shown = workshopEntryOf(facts);
+    expect(workshopEntryOf(workshopSchema.parse(shown))).toEqual(shown);
+    expect(
+      problems(workshopSchema, { ...entry, currency: 'gold', timeZone: 'Here', knotMm: '90' }),
+    ).toMatchObject({
+      currency: expect.stringContaining('EUR') as string,
+      timeZone: expect.stringContaining('Europe/Lisbon') as string,
+    });
+    expect(problems(workshopSchema, { ...entry, knotMm: '90' }).knotMm).toContain('2 to 20 cm');
+
+    expect(handOverSchema.parse({ labour: '16', string: '0', remarks: '' })).toEqual({
+      labour: 1600,
+      string: 0,
+      remarks: '',
+    });
+    expect(problems(handOverSchema, { labour: '-1', string: '', remarks: '' })).toHaveProperty(
+      'string',
+    );
+  });
+});
+
+describe('answers', () => {
+  it('tell late changes apart', () => {
+    expect(answerTo('saved', 'client', '/x')).toEqual({ ok: true, go: '/x' });
+    expect(answerTo('changed', 'client')).toMatchObject({
+      notice: expect.stringContaining('another tab') as string,
+    });
+    expect(answerTo('gone', 'client')).toMatchObject({
+      notice: expect.stringContaining('removed') as string,
+    });
+  });
+  it('turn an undone transaction into its sentence, and nothing else', async () => {
+    expect(await wholly(() => Promise.reject(new Undone({ ok: false, notice: 'no' })))).toEqual({
+      ok: false,
+      notice: 'no',
+    });
+    await expect(wholly(() => Promise.reject(new Error('database')))).rejects.toThrow('database');
+  });
+  it('read a search from an address of any kind', () => {
+    expect(searchText({ find: ' ada ' })).toBe('ada');
+    expect(searchText({ find: ['first', 'second'] })).toBe('first');
+    expect(searchText({})).toBe('');
+    expect(searchText({ find: `a\0${'b'.repeat(300)}` }).length).toBeLessThanOrEqual(100);
+  });
+});
