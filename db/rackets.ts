@@ -48,10 +48,14 @@ export function racketsOf(db: Connection, workshopId: string) {
       return rows.map(flat);
     },
 
+    /** A client's rackets, the one that was here last first. */
     async ofClient(clientId: string): Promise<KnownRacket[]> {
       const rows = await known()
         .where(and(mine, eq(rackets.clientId, clientId), isNull(rackets.removedAt)))
-        .orderBy(asc(rackets.mark));
+        .orderBy(
+          sql`(select max(${tickets.number}) from ${tickets} where ${tickets.racketId} = ${rackets.id}) desc nulls last`,
+          asc(rackets.mark),
+        );
       return rows.map(flat);
     },
 

@@ -32,22 +32,29 @@ function fingerprint(): string {
 
 export type BuildFolder = '.next' | '.next-test';
 
-/** Builds into `folder` unless it is current. Returns whether the folder is good, and what it was built from. */
-export function ensureBuild(folder: BuildFolder): {
-  readonly good: boolean;
-  readonly madeFrom: string;
-} {
+const stampOf = (folder: BuildFolder): string => join(ROOT, folder, 'made-from');
+
+const isCurrent = (folder: BuildFolder, madeFrom: string): boolean =>
+  existsSync(stampOf(folder)) && readFileSync(stampOf(folder), 'utf8') === madeFrom;
+
+/**
+ * Builds into `folder` unless it is current; `before` runs first when it is not. Returns whether the
+ * folder is good, and what it was built from.
+ */
+export async function ensureBuild(
+  folder: BuildFolder,
+  before?: () => Promise<unknown>,
+): Promise<{ readonly good: boolean; readonly madeFrom: string }> {
   const madeFrom = fingerprint();
-  const stamp = join(ROOT, folder, 'made-from');
-  if (existsSync(stamp) && readFileSync(stamp, 'utf8') === madeFrom)
-    return { good: true, madeFrom };
+  if (isCurrent(folder, madeFrom)) return { good: true, madeFrom };
+  await before?.();
   console.log('Building …');
   const { status } = spawnSync(process.execPath, [NEXT, 'build'], {
     cwd: ROOT,
     stdio: ['ignore', 'inherit', 'inherit'],
     env: { ...process.env, ORTHOTENS_BUILD: folder, NODE_ENV: 'production' },
   });
-  if (status === 0) writeFileSync(stamp, madeFrom);
+  if (status === 0) writeFileSync(stampOf(folder), madeFrom);
   return { good: status === 0, madeFrom };
 }
 

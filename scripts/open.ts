@@ -5,7 +5,7 @@ import { migrateDatabase } from '@/db/migrate';
 import { ensureBuild } from './build';
 import { workDatabase } from './cluster';
 import { fail, HOUSE } from './house';
-import { ensureServer } from './server';
+import { ensureServer, stopServer } from './server';
 
 export async function openHouse(
   name: 'orthotens' | 'orthotens_demo',
@@ -20,7 +20,8 @@ export async function openHouse(
   } finally {
     await close();
   }
-  const { good, madeFrom } = ensureBuild('.next');
+  // A server must not be left serving pages from under a build.
+  const { good, madeFrom } = await ensureBuild('.next', stopServer);
   if (!good) fail('The build failed; the lines above say why.');
   console.log(`Orthotens is at ${await ensureServer(url, madeFrom)}   (npm run stop ends it)`);
 }

@@ -31,10 +31,10 @@ function run(command: string, args: readonly string[], env: Record<string, strin
 }
 
 /** A check that passes or fails as a whole. */
-function check(name: string, passes: () => boolean): Count {
+async function check(name: string, passes: () => boolean | Promise<boolean>): Promise<Count> {
   const started = Date.now();
   console.log(`\n── ${name}`);
-  const passed = passes();
+  const passed = await passes();
   console.log(
     `── ${name}: ${passed ? 'passed' : 'FAILED'} in ${Math.round((Date.now() - started) / 1000)} s`,
   );
@@ -100,9 +100,9 @@ async function interfaceTests(): Promise<Count> {
 
 mkdirSync(HOUSE, { recursive: true });
 const counts: Count[] = [
-  check('format', () => run(bin('prettier'), ['--check', '--log-level=warn', '.'])),
-  check('lint', () => run(bin('eslint'), ['.', '--max-warnings', '0'])),
-  check(
+  await check('format', () => run(bin('prettier'), ['--check', '--log-level=warn', '.'])),
+  await check('lint', () => run(bin('eslint'), ['.', '--max-warnings', '0'])),
+  await check(
     'types',
     () =>
       run(bin('next'), ['typegen']) &&
@@ -111,7 +111,7 @@ const counts: Count[] = [
   ),
 ];
 counts.push(await unitTests());
-const build = check('production build', () => ensureBuild('.next-test').good);
+const build = await check('production build', async () => (await ensureBuild('.next-test')).good);
 counts.push(build);
 if (build.failed === 0) counts.push(await interfaceTests());
 

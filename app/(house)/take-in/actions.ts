@@ -4,6 +4,7 @@ import { randomUUID } from 'node:crypto';
 import { z } from 'zod';
 import { answerTo, misread, refused, Undone, wholly } from '@/app/answers';
 import { wallTime } from '@/core/promise';
+import type { KnownRacket } from '@/db/rackets';
 import { openWorkshop, type Records } from '@/db/workshop';
 import type { Pick } from '@/ui/form/picker';
 import type { FormAnswer } from '@/ui/form/result';
@@ -11,17 +12,29 @@ import { askedEntrySchema, takeInSchema, type AskedEntry, type TakeInEntry } fro
 
 const MOST_FOUND = 8;
 
-export async function findClients(text: string): Promise<readonly Pick[]> {
-  const { clients } = await openWorkshop();
+/** A client as the counter finds them, with their rackets, the one that was here last first. */
+export type FoundClient = Pick & { readonly rackets: readonly Pick[] };
+
+export async function findClients(text: string): Promise<readonly FoundClient[]> {
+  const { clients, rackets } = await openWorkshop();
   const found = await clients.find(z.string().max(200).parse(text).trim(), MOST_FOUND);
-  return found.map(({ id, name, contact }) => ({ id, text: name, detail: contact }));
+  return Promise.all(
+    found.map(async ({ id, name, contact }) => ({
+      id,
+      text: name,
+      detail: contact,
+      rackets: picksOf(await rackets.ofClient(id)),
+    })),
+  );
 }
 
 export async function racketsOfClient(clientId: string): Promise<readonly Pick[]> {
   const { rackets } = await openWorkshop();
-  const found = await rackets.ofClient(z.uuid().parse(clientId));
-  return found.map(({ id, frameName, mark }) => ({ id, text: frameName, detail: mark }));
+  return picksOf(await rackets.ofClient(z.uuid().parse(clientId)));
 }
+
+const picksOf = (rackets: readonly KnownRacket[]): readonly Pick[] =>
+  rackets.map(({ id, frameName, mark }) => ({ id, text: frameName, detail: mark }));
 
 type TakeIn = z.output<ReturnType<typeof takeInSchema>>;
 

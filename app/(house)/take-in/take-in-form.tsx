@@ -21,20 +21,13 @@ interface TakeInFormProps {
 const NEW_RACKET = 'new';
 
 /** What the server finds for `ask`, a moment after the typing stops; the last answer stays meanwhile. */
-function useFound(
-  ask: () => Promise<readonly Pick[]>,
-  key: string,
-  delay: number,
-): readonly Pick[] {
-  const [found, setFound] = useState<{ key: string; picks: readonly Pick[] }>({
-    key: '',
-    picks: [],
-  });
+function useFound<T>(ask: () => Promise<readonly T[]>, key: string, delay: number): readonly T[] {
+  const [found, setFound] = useState<readonly T[]>([]);
   useEffect(() => {
     let current = true;
     const timer = setTimeout(async () => {
-      const picks = await ask().catch(() => []);
-      if (current) setFound({ key, picks });
+      const answer = await ask().catch(() => []);
+      if (current) setFound(answer);
     }, delay);
     return () => {
       current = false;
@@ -43,7 +36,7 @@ function useFound(
     // `ask` is made anew at each rendering; `key` says when it asks for something else.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [key, delay]);
-  return found.picks;
+  return found;
 }
 
 export function promiseHint(text: string, now: WallTime): string {
@@ -69,7 +62,8 @@ export function TakeInForm({ name, initial, frames, now }: TakeInFormProps) {
   };
 
   const clients = useFound(() => findClients(clientName), clientName, 120);
-  const rackets = useFound(async () => (clientId ? racketsOfClient(clientId) : []), clientId, 0);
+  const asked = useFound(async () => (clientId ? racketsOfClient(clientId) : []), clientId, 0);
+  const rackets = clients.find(({ id }) => id === clientId)?.rackets ?? asked;
   const foundFrames = frames
     .filter(({ text }) => text.toLowerCase().includes(frameLabel.trim().toLowerCase()))
     .slice(0, 12);
@@ -84,7 +78,13 @@ export function TakeInForm({ name, initial, frames, now }: TakeInFormProps) {
         options={clients}
         text={clientName}
         onText={(text) => set({ clientName: text, clientId: '', racketId: '' })}
-        onPick={({ id, text }) => set({ clientId: id, clientName: text, racketId: '' })}
+        onPick={({ id, text }) =>
+          set({
+            clientId: id,
+            clientName: text,
+            racketId: clients.find((client) => client.id === id)?.rackets[0]?.id ?? '',
+          })
+        }
         addText={(typed) => `New client: ${typed}`}
         onAdd={(typed) => set({ clientId: '', clientName: typed, racketId: '' })}
         problem={problem('clientName')}

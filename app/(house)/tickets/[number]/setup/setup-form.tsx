@@ -58,7 +58,9 @@ export function SetupForm({ name, number, initial, strings, spec, unit, save }: 
 
   const mains = strings.find(({ id }) => id === entry.mainStringId);
   const crosses = entry.hybrid ? strings.find(({ id }) => id === entry.crossStringId) : mains;
-  const start = mains && startingPoint(spec, mains.family, crosses?.family ?? mains.family, unit);
+  // Before a string is chosen the start is that of a soft one, and says so.
+  const mainFamily = mains?.family ?? 'multifilament';
+  const start = startingPoint(spec, mainFamily, crosses?.family ?? mainFamily, unit);
   const typed = parseTicketTension(entry.tension, sport, unit);
   const cautions =
     typed.ok && mains
@@ -159,7 +161,7 @@ export function SetupForm({ name, number, initial, strings, spec, unit, save }: 
           <input
             id="tension"
             autoComplete="off"
-            placeholder={start ? formatTicket(start.ticket) : '24/23'}
+            placeholder={formatTicket(start.ticket)}
             aria-invalid={problem('tension') !== undefined}
             aria-describedby="tension-understood"
             className="figure border-edge bg-sheet placeholder:text-soft/60 aria-invalid:border-warn w-full border-0 border-b-2 px-2 text-6xl leading-tight"
@@ -197,35 +199,30 @@ export function SetupForm({ name, number, initial, strings, spec, unit, save }: 
         <h2 id="start" className="figure text-2xl">
           Where to start
         </h2>
-        {start ? (
-          <>
-            <StartingSteps start={start} unit={unit} />
-            <p className="mt-4 flex flex-wrap items-baseline gap-x-4">
-              <span className="figure text-5xl">{formatTicket(start.ticket)}</span>
-              <span className="label">{formatTicketConverted(start.ticket)}</span>
-              <button
-                type="button"
-                className="underline"
-                onClick={() =>
-                  setValue('tension', formatTicket(start.ticket), {
-                    shouldDirty: true,
-                    shouldValidate: true,
-                  })
-                }
-              >
-                Take it
-              </button>
-            </p>
-            <p className="label mt-2 max-w-prose">
-              A start, not a rule: move by {unit === 'kg' ? '1 to 2 kg' : '2 to 4 lb'} at a time and
-              judge over several sessions. Half a kilogram, or a pound, is hardly felt.
-            </p>
-          </>
-        ) : (
-          <p className="text-soft mt-2">
-            Choose the string first: the start depends on its family.
-          </p>
+        <StartingSteps start={start} unit={unit} />
+        <p className="mt-4 flex flex-wrap items-baseline gap-x-4">
+          <span className="figure text-5xl">{formatTicket(start.ticket)}</span>
+          <span className="label">{formatTicketConverted(start.ticket)}</span>
+          <button
+            type="button"
+            className="underline"
+            onClick={() =>
+              setValue('tension', formatTicket(start.ticket), {
+                shouldDirty: true,
+                shouldValidate: true,
+              })
+            }
+          >
+            Take it
+          </button>
+        </p>
+        {!mains && (
+          <p className="mt-2">For a soft string; choose the string, and its family counts.</p>
         )}
+        <p className="label mt-2 max-w-prose">
+          A start, not a rule: move by {unit === 'kg' ? '1 to 2 kg' : '2 to 4 lb'} at a time and
+          judge over several sessions. Half a kilogram, or a pound, is hardly felt.
+        </p>
       </section>
     </form>
   );
