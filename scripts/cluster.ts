@@ -25,7 +25,6 @@ import {
   pause,
   remember,
   remembered,
-  ROOT,
 } from './house';
 
 const clusterSchema = z.object({ dataFolder: z.string(), port: z.number(), password: z.string() });
@@ -63,11 +62,11 @@ function asServerUser(program: string, args: readonly string[]) {
 
 /** The house folder, or a place of the same kind when the server's user cannot enter the clone. */
 function newDataFolder(): string {
-  const reachable = asServerUser('test', ['-x', ROOT]).status === 0;
+  const reachable = asServerUser('test', ['-x', HOUSE]).status === 0;
   if (reachable) return join(HOUSE, 'postgres');
-  const clone = createHash('sha256').update(ROOT).digest('hex').slice(0, 12);
+  const clone = createHash('sha256').update(HOUSE).digest('hex').slice(0, 12);
   const folder = join('/var/lib/orthotens', clone, 'postgres');
-  console.log(`The user postgres cannot enter ${ROOT}; the database is kept in ${folder}.`);
+  console.log(`The user postgres cannot enter ${HOUSE}; the database is kept in ${folder}.`);
   return folder;
 }
 

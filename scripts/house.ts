@@ -7,7 +7,7 @@ import type { z } from 'zod';
 
 export const ROOT = join(import.meta.dirname, '..');
 /** Git-ignored; safe to delete after `npm run stop`, except that the records go with it. */
-export const HOUSE = join(ROOT, '.orthotens');
+export const HOUSE = process.env.ORTHOTENS_HOUSE ?? join(ROOT, '.orthotens');
 
 export const isRoot = process.getuid?.() === 0;
 

@@ -1,9 +1,10 @@
 import Link from 'next/link';
 import { formatWall, wallTime } from '@/core/promise';
-import { formatTicket, type TicketTension } from '@/core/units';
+import type { TicketTension } from '@/core/units';
 import type { ListedTicket } from '@/db/tickets';
 import { openWorkshop } from '@/db/workshop';
 import { RowLink, Table } from '@/ui/list-page';
+import { TicketFigure } from '@/ui/ticket-figure';
 
 function tensionOf({ mainN, crossN, tensionUnit }: ListedTicket): TicketTension | undefined {
   return mainN && crossN && tensionUnit ? { mainN, crossN, unit: tensionUnit } : undefined;
@@ -61,9 +62,7 @@ export default async function TodayPage() {
               <span key="wish" className="line-clamp-2">
                 {ticket.wish}
               </span>,
-              <span key="tension" className="figure text-lg">
-                {tension ? formatTicket(tension) : ''}
-              </span>,
+              tension && <TicketFigure key="tension" tension={tension} />,
               waitingAt(ticket),
             ],
           };

@@ -9,12 +9,17 @@ import {
   type FieldValues,
   type Path,
   type Resolver,
+  type UseFormRegisterReturn,
   type UseFormReturn,
 } from 'react-hook-form';
 import type { z } from 'zod';
 import type { FormAnswer } from './result';
 
 export interface KeptForm<V extends FieldValues> extends UseFormReturn<V> {
+  /** What a text field takes: its registration and the sentence that answers it. */
+  readonly field: <N extends Path<V>>(
+    name: N,
+  ) => UseFormRegisterReturn<N> & { readonly problem: string | undefined };
   /** For the form's onSubmit. */
   readonly send: (event?: React.BaseSyntheticEvent) => Promise<void>;
   readonly sending: boolean;
@@ -128,5 +133,11 @@ export function useKeptForm<V extends FieldValues>({
     });
   };
 
-  return { ...form, send, sending, notice, restored, discard };
+  const { errors } = form.formState;
+  const field = <N extends Path<V>>(name: N) => ({
+    ...form.register(name),
+    problem: errors[name]?.message as string | undefined,
+  });
+
+  return { ...form, field, send, sending, notice, restored, discard };
 }

@@ -1,7 +1,6 @@
 'use client';
 
-import { Controller } from 'react-hook-form';
-import { Choice } from '@/ui/form/choice';
+import { ChoiceField } from '@/ui/form/bound';
 import { NoteField, TextField } from '@/ui/form/field';
 import { FormFoot } from '@/ui/form/form-foot';
 import type { FormAnswer } from '@/ui/form/result';
@@ -23,29 +22,21 @@ const UNITS = [
 
 export function ClientForm({ name, initial, save, action }: ClientFormProps) {
   const form = useKeptForm<ClientEntry>({ name, schema: clientEntrySchema, initial, save });
-  const problem = (field: keyof ClientEntry) => form.formState.errors[field]?.message;
   return (
     <form onSubmit={form.send} className="grid max-w-xl gap-4">
-      <TextField label="Name" problem={problem('name')} {...form.register('name')} />
+      <TextField label="Name" {...form.field('name')} />
       <TextField
         label="How to reach them"
         hint="Telephone or mail, as they gave it."
-        problem={problem('contact')}
-        {...form.register('contact')}
+        {...form.field('contact')}
       />
-      <Controller
+      <ChoiceField
         control={form.control}
         name="unit"
-        render={({ field }) => (
-          <Choice
-            label="Tension on their papers"
-            options={UNITS}
-            value={field.value}
-            onChange={field.onChange}
-          />
-        )}
+        label="Tension on their papers"
+        options={UNITS}
       />
-      <NoteField label="Notes" problem={problem('notes')} {...form.register('notes')} />
+      <NoteField label="Notes" {...form.field('notes')} />
       <FormFoot form={form} action={action} />
     </form>
   );

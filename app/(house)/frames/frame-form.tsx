@@ -9,7 +9,8 @@ import type { LengthSystem, TensionUnit } from '@/core/units';
 import { BedDrawing } from '@/ui/bed/bed-drawing';
 import { BedKey } from '@/ui/bed/bed-key';
 import { Assumed, Cautions } from '@/ui/cautions';
-import { Choice, Tick } from '@/ui/form/choice';
+import { ChoiceField, TickField } from '@/ui/form/bound';
+import { Choice } from '@/ui/form/choice';
 import { TextField } from '@/ui/form/field';
 import { FormFoot } from '@/ui/form/form-foot';
 import type { FormAnswer } from '@/ui/form/result';
@@ -59,7 +60,7 @@ export function FrameForm({
 }: FrameFormProps) {
   const schema = useMemo(() => frameEntrySchema(houseUnit), [houseUnit]);
   const form = useKeptForm<FrameEntry>({ name, schema, initial, save });
-  const { register, control, formState, getValues, reset } = form;
+  const { control, formState, getValues, reset } = form;
   const entry = useWatch({ control }) as FrameEntry;
   const study = useStudy(useDeferredValue(entry), houseUnit);
   const problem = (field: keyof FrameEntry) => formState.errors[field]?.message;
@@ -77,8 +78,7 @@ export function FrameForm({
             className="col-span-6"
             label="Frame"
             hint="As its maker names it, with the year or weight when there are several."
-            problem={problem('name')}
-            {...register('name')}
+            {...form.field('name')}
           />
           <Controller
             control={control}
@@ -102,72 +102,44 @@ export function FrameForm({
             figure
             className="col-span-3"
             label="Inside length, tip to throat (mm)"
-            problem={problem('lengthMm')}
-            {...register('lengthMm')}
+            {...form.field('lengthMm')}
           />
           <TextField
             figure
             className="col-span-3"
             label="Inside width (mm)"
-            problem={problem('widthMm')}
-            {...register('widthMm')}
+            {...form.field('widthMm')}
           />
           {(beyond || entry.ownerInsists) && (
-            <Controller
-              control={control}
+            <TickField
+              control={form.control}
               name="ownerInsists"
-              render={({ field }) => (
-                <Tick
-                  label="The owner knows that it is not legal for play and wants it strung"
-                  className="col-span-6"
-                  checked={field.value}
-                  onChange={field.onChange}
-                />
-              )}
+              label="The owner knows that it is not legal for play and wants it strung"
+              className="col-span-6"
             />
           )}
-          <Controller
-            control={control}
+          <ChoiceField
+            control={form.control}
             name="outline"
-            render={({ field }) => (
-              <Choice
-                label="Shape of the head"
-                className="col-span-6"
-                options={OUTLINE_CHOICES}
-                value={field.value}
-                onChange={field.onChange}
-              />
-            )}
+            label="Shape of the head"
+            className="col-span-6"
+            options={OUTLINE_CHOICES}
           />
           {entry.outline === 'measured' && (
             <TextField
               className="col-span-6"
               label="Inside widths, as distance below the tip:width (mm)"
               placeholder="40:160 100:226 168:248 240:223 300:150"
-              problem={problem('widths')}
-              {...register('widths')}
+              {...form.field('widths')}
             />
           )}
-          <TextField
-            figure
-            className="col-span-2"
-            label="Mains"
-            problem={problem('mains')}
-            {...register('mains')}
-          />
-          <TextField
-            figure
-            className="col-span-2"
-            label="Crosses"
-            problem={problem('crosses')}
-            {...register('crosses')}
-          />
+          <TextField figure className="col-span-2" label="Mains" {...form.field('mains')} />
+          <TextField figure className="col-span-2" label="Crosses" {...form.field('crosses')} />
           <TextField
             figure
             className="col-span-2"
             label="Holes in the bridge"
-            problem={problem('bridgeHoles')}
-            {...register('bridgeHoles')}
+            {...form.field('bridgeHoles')}
           />
           <TextField
             figure
@@ -175,8 +147,7 @@ export function FrameForm({
             label="Skips at the head"
             placeholder={even ? even.head.join(' ') || 'none' : '7 9'}
             hint="Empty: proposed from spacing. Or write none."
-            problem={problem('headSkip')}
-            {...register('headSkip')}
+            {...form.field('headSkip')}
           />
           <TextField
             figure
@@ -184,8 +155,7 @@ export function FrameForm({
             label="Skips at the throat"
             placeholder={even ? even.throat.join(' ') || 'none' : '7 9'}
             hint="Counted from the centre line outwards."
-            problem={problem('throatSkip')}
-            {...register('throatSkip')}
+            {...form.field('throatSkip')}
           />
           <TextField
             figure
@@ -193,8 +163,7 @@ export function FrameForm({
             label="Tie-off holes"
             placeholder="8T 6H"
             hint="The larger ones. H head, T throat."
-            problem={problem('tieOff')}
-            {...register('tieOff')}
+            {...form.field('tieOff')}
           />
           <TextField
             figure
@@ -202,8 +171,7 @@ export function FrameForm({
             label="Shared holes"
             placeholder="none"
             hint="Those that take a main and a cross."
-            problem={problem('shared')}
-            {...register('shared')}
+            {...form.field('shared')}
           />
           <TextField
             figure
@@ -211,8 +179,7 @@ export function FrameForm({
             label="Range printed in the throat"
             placeholder="22-26 kg"
             hint={rangeHint(entry.range, entry.sport, houseUnit) ?? 'Empty when there is none.'}
-            problem={problem('range')}
-            {...register('range')}
+            {...form.field('range')}
           />
         </div>
         <details className="mt-4" open={Boolean(initial.mainsMm || initial.crossesMm) || undefined}>
@@ -223,13 +190,11 @@ export function FrameForm({
             <TextField
               label="Mains of one side from the centre line (mm)"
               placeholder="6 17.5 29 41 54 67 81 95"
-              problem={problem('mainsMm')}
-              {...register('mainsMm')}
+              {...form.field('mainsMm')}
             />
             <TextField
               label="Crosses from the inside of the tip down (mm)"
-              problem={problem('crossesMm')}
-              {...register('crossesMm')}
+              {...form.field('crossesMm')}
             />
           </div>
         </details>

@@ -2,9 +2,9 @@ import type { Metadata } from 'next';
 import { searchText } from '@/app/search-text';
 import { formatMoney } from '@/core/money';
 import { formatDay, wallTime } from '@/core/promise';
-import { formatTicket } from '@/core/units';
 import { openWorkshop } from '@/db/workshop';
 import { ListPage, RowLink, Table } from '@/ui/list-page';
+import { TicketFigure } from '@/ui/ticket-figure';
 
 export const metadata: Metadata = { title: 'Jobs' };
 
@@ -34,9 +34,7 @@ export default async function JobsPage({ searchParams }: PageProps<'/jobs'>) {
                       formatDay(wallTime(closedAt, workshop.timeZone)),
                       clientName,
                       `${record.racket.frameName}${mark ? `, ${mark}` : ''}`,
-                      <span key="tension" className="figure text-lg">
-                        {formatTicket(record.setup)}
-                      </span>,
+                      <TicketFigure key="tension" tension={record.setup} />,
                       `${record.setup.mains.name} ${record.setup.mains.gaugeMm.toFixed(2)}`,
                       `${record.setup.crosses.name} ${record.setup.crosses.gaugeMm.toFixed(2)}`,
                       formatMoney((labourMinor ?? 0) + (stringMinor ?? 0), workshop.currency),

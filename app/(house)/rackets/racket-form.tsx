@@ -18,7 +18,6 @@ interface RacketFormProps {
 
 export function RacketForm({ name, initial, frames, save }: RacketFormProps) {
   const form = useKeptForm<RacketEntry>({ name, schema: racketEntrySchema, initial, save });
-  const problem = (field: keyof RacketEntry) => form.formState.errors[field]?.message;
   return (
     <form onSubmit={form.send} className="grid max-w-xl gap-4">
       <Controller
@@ -34,12 +33,8 @@ export function RacketForm({ name, initial, frames, save }: RacketFormProps) {
           />
         )}
       />
-      <TextField
-        label="Serial or bench mark"
-        problem={problem('mark')}
-        {...form.register('mark')}
-      />
-      <NoteField label="Notes" problem={problem('notes')} {...form.register('notes')} />
+      <TextField label="Serial or bench mark" {...form.field('mark')} />
+      <NoteField label="Notes" {...form.field('notes')} />
       <FormFoot form={form} action="Save the racket" />
     </form>
   );

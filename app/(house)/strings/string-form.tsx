@@ -1,12 +1,12 @@
 'use client';
 
-import { Controller, useWatch } from 'react-hook-form';
+import { useWatch } from 'react-hook-form';
 import { FAMILIES, stretchUnderPull } from '@/core/family';
 import { formatGauge, parseGauge } from '@/core/gauge';
 import { parseLength } from '@/core/notation';
 import { SPORTS, type Sport } from '@/core/sport';
 import { formatFeet, formatMetres, roundTo } from '@/core/units';
-import { Choice } from '@/ui/form/choice';
+import { ChoiceField } from '@/ui/form/bound';
 import { NoteField, TextField } from '@/ui/form/field';
 import { FormFoot } from '@/ui/form/form-foot';
 import type { FormAnswer } from '@/ui/form/result';
@@ -39,82 +39,46 @@ function setHint(text: string): string {
 
 export function StringForm({ name, initial, save, action, currency }: StringFormProps) {
   const form = useKeptForm<StringEntry>({ name, schema: stringEntrySchema, initial, save });
-  const { register, control, formState } = form;
+  const { control } = form;
   const [gauges, sport, set, family] = useWatch({
     control,
     name: ['gauges', 'sport', 'set', 'family'],
   });
-  const problem = (field: keyof StringEntry) => formState.errors[field]?.message;
   return (
     <form onSubmit={form.send} className="grid max-w-2xl grid-cols-2 gap-4">
-      <TextField
-        className="col-span-2"
-        label="String"
-        problem={problem('name')}
-        {...register('name')}
-      />
-      <Controller
-        control={control}
+      <TextField className="col-span-2" label="String" {...form.field('name')} />
+      <ChoiceField
+        control={form.control}
         name="sport"
-        render={({ field }) => (
-          <Choice
-            label="Sport"
-            className="col-span-2"
-            options={SPORTS.map((value) => ({ value, text: value }))}
-            value={field.value}
-            onChange={field.onChange}
-          />
-        )}
+        label="Sport"
+        className="col-span-2"
+        options={SPORTS.map((value) => ({ value, text: value }))}
       />
-      <Controller
-        control={control}
+      <ChoiceField
+        control={form.control}
         name="family"
-        render={({ field }) => (
-          <Choice
-            label="Family"
-            className="col-span-2"
-            options={FAMILIES.map((value) => ({ value, text: value }))}
-            value={field.value}
-            onChange={field.onChange}
-          />
-        )}
+        label="Family"
+        className="col-span-2"
+        options={FAMILIES.map((value) => ({ value, text: value }))}
       />
       <TextField
         figure
         className="col-span-2"
         label="Thicknesses"
         hint={gaugeHint(gauges, sport)}
-        problem={problem('gauges')}
-        {...register('gauges')}
+        {...form.field('gauges')}
       />
-      <TextField
-        figure
-        label="Length of a set"
-        hint={setHint(set)}
-        problem={problem('set')}
-        {...register('set')}
-      />
-      <TextField
-        figure
-        label={`Price of a set (${currency})`}
-        problem={problem('price')}
-        {...register('price')}
-      />
+      <TextField figure label="Length of a set" hint={setHint(set)} {...form.field('set')} />
+      <TextField figure label={`Price of a set (${currency})`} {...form.field('price')} />
       <TextField
         figure
         className="col-span-2 sm:col-span-1"
         label="Stretch under pull (%)"
         placeholder={percent(stretchUnderPull(family, sport))}
         hint={`Empty: ${percent(stretchUnderPull(family, sport))} %, usual for ${family}, from memory.`}
-        problem={problem('stretch')}
-        {...register('stretch')}
+        {...form.field('stretch')}
       />
-      <NoteField
-        className="col-span-2"
-        label="Notes"
-        problem={problem('notes')}
-        {...register('notes')}
-      />
+      <NoteField className="col-span-2" label="Notes" {...form.field('notes')} />
       <div className="col-span-2">
         <FormFoot form={form} action={action} />
       </div>

@@ -22,28 +22,24 @@ export function AskedForm({ name, initial, save, now }: AskedFormProps) {
   const schema = useMemo(() => askedEntrySchema(now), [now]);
   const form = useKeptForm<AskedEntry>({ name, schema, initial, save });
   const promised = useWatch({ control: form.control, name: 'promised' });
-  const problem = (field: keyof AskedEntry) => form.formState.errors[field]?.message;
   return (
     <form onSubmit={form.send} className="grid max-w-3xl grid-cols-2 gap-x-6 gap-y-5">
       <TextField
         label="Promised"
         className="col-span-2 sm:col-span-1"
         hint={promiseHint(promised, now)}
-        problem={problem('promised')}
-        {...form.register('promised')}
+        {...form.field('promised')}
       />
       <TextField
         label="What they ask for"
         className="col-span-2 sm:col-span-1"
-        problem={problem('wish')}
-        {...form.register('wish')}
+        {...form.field('wish')}
       />
       <NoteField
         label="Condition"
         className="col-span-2"
         hint="Look now: cracks, sunken or split grommets, worn bumper. A cracked frame is not strung."
-        problem={problem('condition')}
-        {...form.register('condition')}
+        {...form.field('condition')}
       />
       <div className="col-span-2">
         <FormFoot form={form} action="Save and go to the frame" />

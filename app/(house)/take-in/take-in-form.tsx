@@ -47,7 +47,7 @@ export function promiseHint(text: string, now: WallTime): string {
 export function TakeInForm({ name, initial, frames, now }: TakeInFormProps) {
   const schema = useMemo(() => takeInSchema(now), [now]);
   const form = useKeptForm<TakeInEntry>({ name, schema, initial, save: takeIn });
-  const { register, control, setValue, formState } = form;
+  const { control, setValue, formState } = form;
   const [clientId, clientName, racketId, frameId, frameLabel, promised] = useWatch({
     control,
     name: ['clientId', 'clientName', 'racketId', 'frameId', 'frameLabel', 'promised'],
@@ -100,8 +100,7 @@ export function TakeInForm({ name, initial, frames, now }: TakeInFormProps) {
         <TextField
           label="How to reach them"
           className="col-span-2 sm:col-span-1"
-          problem={problem('contact')}
-          {...register('contact')}
+          {...form.field('contact')}
         />
       )}
       {knownRackets.length > 0 && (
@@ -143,8 +142,7 @@ export function TakeInForm({ name, initial, frames, now }: TakeInFormProps) {
             label="Serial or bench mark"
             className="col-span-2 sm:col-span-1"
             hint="What tells it from its twins."
-            problem={problem('mark')}
-            {...register('mark')}
+            {...form.field('mark')}
           />
         </>
       )}
@@ -152,22 +150,19 @@ export function TakeInForm({ name, initial, frames, now }: TakeInFormProps) {
         label="Promised"
         className="col-span-2 sm:col-span-1"
         hint={promiseHint(promised, now)}
-        problem={problem('promised')}
-        {...register('promised')}
+        {...form.field('promised')}
       />
       <TextField
         label="What they ask for"
         className="col-span-2 sm:col-span-1"
         hint="In their words: the same again, a little looser."
-        problem={problem('wish')}
-        {...register('wish')}
+        {...form.field('wish')}
       />
       <NoteField
         label="Condition"
         className="col-span-2"
         hint="Look now: cracks, sunken or split grommets, worn bumper. A cracked frame is not strung."
-        problem={problem('condition')}
-        {...register('condition')}
+        {...form.field('condition')}
       />
       <div className="col-span-2">
         <FormFoot form={form} action="Take it in" />

@@ -1,8 +1,7 @@
 'use client';
 
-import { Controller } from 'react-hook-form';
 import { toast } from 'sonner';
-import { Choice } from '@/ui/form/choice';
+import { ChoiceField } from '@/ui/form/bound';
 import { TextField } from '@/ui/form/field';
 import { FormFoot } from '@/ui/form/form-foot';
 import type { FormAnswer } from '@/ui/form/result';
@@ -23,78 +22,48 @@ export function WorkshopForm({ name, initial, save }: WorkshopFormProps) {
     save,
     saved: () => toast('The workshop is saved.'),
   });
-  const { register, control, formState } = form;
-  const problem = (field: keyof WorkshopEntry) => formState.errors[field]?.message;
   return (
     <form onSubmit={form.send} className="grid max-w-2xl grid-cols-2 gap-5">
-      <TextField
-        label="Name"
-        className="col-span-2"
-        problem={problem('name')}
-        {...register('name')}
-      />
-      <Controller
-        control={control}
+      <TextField label="Name" className="col-span-2" {...form.field('name')} />
+      <ChoiceField
+        control={form.control}
         name="tensionUnit"
-        render={({ field }) => (
-          <Choice
-            label="Tension"
-            options={[
-              { value: 'kg', text: 'kg' },
-              { value: 'lb', text: 'lb' },
-            ]}
-            value={field.value}
-            onChange={field.onChange}
-          />
-        )}
+        label="Tension"
+        options={[
+          { value: 'kg', text: 'kg' },
+          { value: 'lb', text: 'lb' },
+        ]}
       />
-      <Controller
-        control={control}
+      <ChoiceField
+        control={form.control}
         name="lengthSystem"
-        render={({ field }) => (
-          <Choice
-            label="Lengths"
-            options={[
-              { value: 'metric', text: 'm and mm' },
-              { value: 'imperial', text: 'ft and in' },
-            ]}
-            value={field.value}
-            onChange={field.onChange}
-          />
-        )}
+        label="Lengths"
+        options={[
+          { value: 'metric', text: 'm and mm' },
+          { value: 'imperial', text: 'ft and in' },
+        ]}
       />
-      <TextField label="Currency" problem={problem('currency')} {...register('currency')} />
-      <TextField
-        label="Labour for one racket"
-        problem={problem('labour')}
-        {...register('labour')}
-      />
+      <TextField label="Currency" {...form.field('currency')} />
+      <TextField label="Labour for one racket" {...form.field('labour')} />
       <TextField
         label="Clock"
         hint="Promised times are on this clock."
         className="col-span-2"
-        problem={problem('timeZone')}
-        {...register('timeZone')}
+        {...form.field('timeZone')}
       />
       <h2 className="figure col-span-2 mt-4 text-2xl">What every cut assumes</h2>
       <TextField
         label="From the frame to the gripper (cm)"
         hint="From the last hole to the far side of the gripper. Measure it once on your machine."
-        problem={problem('gripperMm')}
-        {...register('gripperMm')}
+        {...form.field('gripperMm')}
       />
       <TextField
         label="Margin on each piece (cm)"
         hint="For reading errors; a little too much is right."
-        problem={problem('marginMm')}
-        {...register('marginMm')}
+        {...form.field('marginMm')}
       />
-      <TextField label="A knot takes (cm)" problem={problem('knotMm')} {...register('knotMm')} />
-      <TextField
-        label="Tail to pull the knot up by (cm)"
-        problem={problem('tailMm')}
-        {...register('tailMm')}
-      />
+      <TextField label="A knot takes (cm)" {...form.field('knotMm')} />
+      <TextField label="Tail to pull the knot up by (cm)" {...form.field('tailMm')} />
       <div className="col-span-2">
         <FormFoot form={form} action="Save the workshop" />
       </div>

@@ -2,9 +2,9 @@ import Link from 'next/link';
 import { notFound } from 'next/navigation';
 import { routeId } from '@/app/route-id';
 import { formatDay, formatWall, wallTime } from '@/core/promise';
-import { formatTicket } from '@/core/units';
 import { openWorkshop } from '@/db/workshop';
 import { RowLink, Table } from '@/ui/list-page';
+import { TicketFigure } from '@/ui/ticket-figure';
 import { RemoveButton } from '@/ui/remove-button';
 import { RemovedNotice } from '@/ui/removed-notice';
 import { changeRacket, removeRacket, restoreRacket } from '../actions';
@@ -76,9 +76,7 @@ export default async function RacketPage({ params }: PageProps<'/rackets/[id]'>)
                     {number}
                   </RowLink>,
                   closedAt && formatDay(wallTime(closedAt, workshop.timeZone)),
-                  <span key="tension" className="figure text-lg">
-                    {formatTicket(record.setup)}
-                  </span>,
+                  <TicketFigure key="tension" tension={record.setup} />,
                   `${record.setup.mains.name} ${record.setup.mains.gaugeMm.toFixed(2)}`,
                   `${record.setup.crosses.name} ${record.setup.crosses.gaugeMm.toFixed(2)}`,
                   record.remarks,

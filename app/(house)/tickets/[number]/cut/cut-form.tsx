@@ -167,6 +167,7 @@ export function CutForm({
             />
           </div>
         )}
+        {save && <FormFoot form={form} action="Save and go to the hand-over" />}
         <Facts>
           <Fact name="Mains">{mainsWay(bed)}</Fact>
           <Fact name="Crosses, from the head down">
@@ -184,7 +185,6 @@ export function CutForm({
           <Fact name="Stretch of the mains">{stretchWords(mains, spec.sport)}</Fact>
           <Fact name="Stretch of the crosses">{stretchWords(crosses, spec.sport)}</Fact>
         </Facts>
-        {save && <FormFoot form={form} action="Save and go to the hand-over" />}
         <PartTable mains={plan.mains} crosses={plan.crosses} />
       </div>
     </form>

@@ -20,22 +20,15 @@ interface HandOverFormProps {
 export function HandOverForm({ name, initial, currency, stringHint, save }: HandOverFormProps) {
   const form = useKeptForm<HandOverEntry>({ name, schema: handOverSchema, initial, save });
   const [labour, string] = useWatch({ control: form.control, name: ['labour', 'string'] });
-  const problem = (field: keyof HandOverEntry) => form.formState.errors[field]?.message;
   const [labourRead, stringRead] = [parseMoney(labour), parseMoney(string)];
   return (
     <form onSubmit={form.send} className="grid max-w-xl grid-cols-2 gap-5">
-      <TextField
-        figure
-        label={`Labour (${currency})`}
-        problem={problem('labour')}
-        {...form.register('labour')}
-      />
+      <TextField figure label={`Labour (${currency})`} {...form.field('labour')} />
       <TextField
         figure
         label={`String (${currency})`}
         hint={stringHint}
-        problem={problem('string')}
-        {...form.register('string')}
+        {...form.field('string')}
       />
       <p className="border-hair col-span-2 flex items-baseline gap-4 border-t pt-3">
         <span className="label">To pay</span>
@@ -49,8 +42,7 @@ export function HandOverForm({ name, initial, currency, stringHint, save }: Hand
         className="col-span-2"
         label="Remarks"
         hint="What you saw: wear, a replaced grommet, what to try next time."
-        problem={problem('remarks')}
-        {...form.register('remarks')}
+        {...form.field('remarks')}
       />
       <div className="col-span-2">
         <FormFoot form={form} action="Hand over and close the job" />

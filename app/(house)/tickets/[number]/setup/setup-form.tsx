@@ -2,7 +2,7 @@
 
 import Link from 'next/link';
 import { useMemo } from 'react';
-import { Controller, useWatch } from 'react-hook-form';
+import { useWatch } from 'react-hook-form';
 import type { Family } from '@/core/family';
 import type { FrameSpec } from '@/core/frame';
 import { formatGauge, parseGauge } from '@/core/gauge';
@@ -10,7 +10,7 @@ import { parseTicketTension } from '@/core/notation';
 import { knotPull, startingPoint, tensionCautions } from '@/core/tension';
 import { formatTension, formatTicket, formatTicketConverted, type TensionUnit } from '@/core/units';
 import { Cautions } from '@/ui/cautions';
-import { Tick } from '@/ui/form/choice';
+import { TickField } from '@/ui/form/bound';
 import { TextField } from '@/ui/form/field';
 import { FormFoot } from '@/ui/form/form-foot';
 import { ListPicker } from '@/ui/form/list-picker';
@@ -100,28 +100,11 @@ export function SetupForm({ name, number, initial, strings, spec, unit, save }: 
           figure
           label="Thickness"
           hint={gaugeHint(entry.mainGauge, mains, sport)}
-          problem={problem('mainGauge')}
-          {...register('mainGauge')}
+          {...form.field('mainGauge')}
         />
         <div className="flex flex-wrap gap-x-8 gap-y-2 sm:col-span-2">
-          <Controller
-            control={control}
-            name="mainSupplied"
-            render={({ field }) => (
-              <Tick label="The client brought it" checked={field.value} onChange={field.onChange} />
-            )}
-          />
-          <Controller
-            control={control}
-            name="hybrid"
-            render={({ field }) => (
-              <Tick
-                label="Another string in the crosses"
-                checked={field.value}
-                onChange={field.onChange}
-              />
-            )}
-          />
+          <TickField control={form.control} name="mainSupplied" label="The client brought it" />
+          <TickField control={form.control} name="hybrid" label="Another string in the crosses" />
         </div>
         {entry.hybrid && (
           <>
@@ -137,20 +120,13 @@ export function SetupForm({ name, number, initial, strings, spec, unit, save }: 
               figure
               label="Thickness"
               hint={gaugeHint(entry.crossGauge, crosses, sport)}
-              problem={problem('crossGauge')}
-              {...register('crossGauge')}
+              {...form.field('crossGauge')}
             />
-            <Controller
-              control={control}
+            <TickField
+              control={form.control}
               name="crossSupplied"
-              render={({ field }) => (
-                <Tick
-                  className="sm:col-span-2"
-                  label="The client brought the cross string"
-                  checked={field.value}
-                  onChange={field.onChange}
-                />
-              )}
+              className="sm:col-span-2"
+              label="The client brought the cross string"
             />
           </>
         )}
