@@ -48,7 +48,7 @@ export function clientsOf(db: Connection, workshopId: string) {
         .update(clients)
         .set({ ...facts, version: version + 1 })
         .where(and(one(id), eq(clients.version, version), isNull(clients.removedAt)));
-      return rowCount ? 'saved' : missed(await this.get(id));
+      return rowCount ? 'saved' : missed(await this.get(id), facts);
     },
 
     /** Open tickets of this client, which keep it from being removed. */

@@ -43,7 +43,7 @@ export function framesOf(db: Connection, workshopId: string) {
         .update(frames)
         .set({ name, spec, sport: spec.sport, version: version + 1 })
         .where(and(one(id), eq(frames.version, version), isNull(frames.removedAt)));
-      return rowCount ? 'saved' : missed(await this.get(id));
+      return rowCount ? 'saved' : missed(await this.get(id), { name, spec });
     },
 
     async setRemoved(id: string, removed: boolean): Promise<void> {

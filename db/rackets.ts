@@ -77,7 +77,7 @@ export function racketsOf(db: Connection, workshopId: string) {
         .update(rackets)
         .set({ ...facts, version: version + 1 })
         .where(and(one(id), eq(rackets.version, version), isNull(rackets.removedAt)));
-      return rowCount ? 'saved' : missed(await this.get(id));
+      return rowCount ? 'saved' : missed(await this.get(id), facts);
     },
 
     /** Open tickets on this racket, which keep it from being removed. */

@@ -141,6 +141,18 @@ describe('a change', () => {
     expect(await bench.clients.change(clientId, 1, { ...facts, name: 'Other' })).toBe('changed');
     expect((await bench.clients.get(clientId))?.name).toBe('New name');
   });
+  it('that is sent again after its answer was lost is saved, not refused', async () => {
+    const { bench, clientId, frameId, ticket } = await withTicket();
+    const frame = { name: 'Twice', spec: frameSpec({ head: [8] }) };
+    const asked = { wish: 'softer' };
+    for (let i = 0; i < 2; i++) {
+      expect(await bench.clients.change(clientId, 1, facts)).toBe('saved');
+      expect(await bench.frames.change(frameId, 1, frame)).toBe('saved');
+      expect(await bench.tickets.change(ticket.number, 1, asked)).toBe('saved');
+    }
+    expect((await bench.clients.get(clientId))?.version).toBe(2);
+    expect(await bench.tickets.change(ticket.number, 1, { wish: 'harder' })).toBe('changed');
+  });
   it('to something removed is told so, and works again after it is put back', async () => {
     const { bench, frameId } = await withTicket();
     await bench.frames.setRemoved(frameId, true);
@@ -187,7 +199,12 @@ describe('closing a job', () => {
       bench.tickets.close(ticket.number, 1, closing),
       bench.tickets.close(ticket.number, 1, closing),
     ]);
-    expect(both.toSorted()).toEqual(['changed', 'saved']);
+    // The same closing twice is one closing; another one comes too late.
+    expect(both).toEqual(['saved', 'saved']);
+    expect((await bench.tickets.get(ticket.number))?.version).toBe(2);
+    expect(await bench.tickets.close(ticket.number, 1, { ...closing, labourMinor: 1 })).toBe(
+      'changed',
+    );
     expect(await bench.tickets.change(ticket.number, 2, { wish: 'too late' })).toBe('changed');
     await bench.frames.change(frameId, 1, { name: 'Renamed', spec: frameSpec({ mains: 18 }) });
     const [closed] = await bench.tickets.closed('Ada');

@@ -49,7 +49,7 @@ export function stringsOf(db: Connection, workshopId: string) {
         .update(strings)
         .set({ ...facts, version: version + 1 })
         .where(and(one(id), eq(strings.version, version), isNull(strings.removedAt)));
-      return rowCount ? 'saved' : missed(await this.get(id));
+      return rowCount ? 'saved' : missed(await this.get(id), facts);
     },
 
     async setRemoved(id: string, removed: boolean): Promise<void> {

@@ -81,7 +81,7 @@ export function ticketsOf(db: Connection, workshopId: string) {
           isNull(tickets.closedAt),
         ),
       );
-    return rowCount ? 'saved' : missed(await get(number));
+    return rowCount ? 'saved' : missed(await get(number), facts);
   }
 
   return {
@@ -164,7 +164,7 @@ export function ticketsOf(db: Connection, workshopId: string) {
             isNull(tickets.closedAt),
           ),
         );
-      return rowCount ? 'saved' : missed(await get(number));
+      return rowCount ? 'saved' : missed(await get(number), closing);
     },
   };
 }

@@ -3,7 +3,7 @@ import { clientsOf } from './clients';
 import { database, type Connection } from './connection';
 import { framesOf } from './frames';
 import { racketsOf } from './rackets';
-import type { Saved } from './saving';
+import { missed, type Saved } from './saving';
 import { workshops } from './schema';
 import { stringsOf } from './strings';
 import { ticketsOf } from './tickets';
@@ -25,7 +25,9 @@ export function recordsOf(db: Connection, workshopId: string) {
         .update(workshops)
         .set({ ...facts, version: version + 1 })
         .where(and(eq(workshops.id, workshopId), eq(workshops.version, version)));
-      return rowCount ? 'saved' : 'changed';
+      if (rowCount) return 'saved';
+      const [row] = await db.select().from(workshops).where(eq(workshops.id, workshopId));
+      return missed(row && { ...row, removedAt: null }, facts);
     },
   };
 }

@@ -3,6 +3,10 @@ import { expect, type Page } from '@playwright/test';
 /** A name that no other test uses, so that tests can run side by side in one workshop. */
 export const own = (name: string): string => `${name} ${Math.random().toString(36).slice(2, 8)}`;
 
+/** Waits until the page answers to keys. */
+export const awake = (page: Page) =>
+  expect(page.getByRole('button', { name: /^Find/ })).toBeEnabled();
+
 export interface TakenIn {
   readonly client: string;
   readonly number: number;

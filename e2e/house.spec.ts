@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test } from '@playwright/test';
-import { own } from './bench';
+import { awake, own } from './bench';
 
 const PAGES = [
   '/',
@@ -50,18 +50,21 @@ test('the palette finds a client, a job by its number and an action, from the ke
   page,
 }) => {
   await page.goto('/');
+  await awake(page);
   await page.keyboard.press('Control+k');
   await page.keyboard.type('brackw');
   await expect(page.getByRole('option', { name: /client\s*Ottiline Brackwether/ })).toBeVisible();
   await page.getByRole('combobox').fill('390');
   await page.getByRole('option', { name: /job\s*390/ }).click();
   await page.waitForURL('/jobs/390');
+  await awake(page);
   await page.keyboard.press('Control+k');
   await page.keyboard.type('enter a fr');
   await expect(page.getByRole('option', { name: 'Enter a frame' })).toBeVisible();
   await page.keyboard.press('Enter');
   await page.waitForURL('/frames/new');
   await page.goto('/');
+  await awake(page);
   await page.keyboard.press('?');
   await expect(page.getByRole('dialog').getByText('take a racket in')).toBeVisible();
 });
@@ -69,6 +72,7 @@ test('the palette finds a client, a job by its number and an action, from the ke
 test('the bed answers to the arrow keys, string by string', async ({ page }) => {
   await page.goto('/tickets/401/frame');
   const bed = page.getByRole('img', { name: /Bed of 16 mains and 19 crosses/ });
+  await awake(page);
   await bed.focus();
   await page.keyboard.press('ArrowRight');
   await expect(page.getByText(/Main 8 left: \d+ mm, holes 10H to 10T/)).toBeVisible();

@@ -250,6 +250,7 @@ test('a closed job cannot be closed or changed again', async ({ page, context })
   await other.goto(page.url());
   const number = ticketNumber(page);
   await cutAndHandOver(page);
+  await other.getByRole('radio', { name: 'right, finishing left' }).click();
   await other.getByRole('button', { name: 'Save and go to the hand-over' }).click();
   await expect(sentence(other, 'another tab')).toBeVisible();
   await other.goto(`/tickets/${number}/hand-over`);

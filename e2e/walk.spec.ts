@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { choose, cutAndHandOver, fact, own, setUp, takeIn } from './bench';
+import { awake, choose, cutAndHandOver, fact, own, setUp, takeIn } from './bench';
 import { cutByHand } from './by-hand';
 
 const HEAD = {
@@ -17,6 +17,7 @@ test('a new client, a frame that is not in the library, from the counter to the 
 }) => {
   const frame = own('Unheard Of');
   await page.goto('/');
+  await awake(page);
   await page.keyboard.press('n');
   await page.waitForURL('/take-in');
   const { client, number } = await takeIn(page, frame, false);

@@ -3,10 +3,11 @@ import { chmodSync, existsSync, mkdtempSync, readFileSync, rmSync, writeFileSync
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { Client } from 'pg';
+import type * as ClusterModule from './cluster';
 import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest';
 
 const house = mkdtempSync(join(tmpdir(), 'orthotens-cluster-'));
-let cluster: typeof import('./cluster');
+let cluster: typeof ClusterModule;
 
 beforeAll(async () => {
   // The database's own user must be able to enter the folder when the tests run as root.

@@ -16,16 +16,7 @@ import {
 import { join } from 'node:path';
 import { Client } from 'pg';
 import { z } from 'zod';
-import {
-  ensurePackage,
-  fail,
-  freePort,
-  HOUSE,
-  isRoot,
-  pause,
-  remember,
-  remembered,
-} from './house';
+import { ensurePackage, fail, freePort, HOUSE, isRoot, pause, remember, remembered } from './house';
 
 const clusterSchema = z.object({ dataFolder: z.string(), port: z.number(), password: z.string() });
 type Cluster = z.infer<typeof clusterSchema>;

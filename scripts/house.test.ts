@@ -2,11 +2,12 @@ import { mkdtempSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import type * as HouseModule from './house';
 import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest';
 import { z } from 'zod';
 
 const folder = mkdtempSync(join(tmpdir(), 'orthotens-house-'));
-let house: typeof import('./house');
+let house: typeof HouseModule;
 
 beforeAll(async () => {
   vi.stubEnv('ORTHOTENS_HOUSE', folder);

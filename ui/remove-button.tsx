@@ -3,6 +3,7 @@
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { toast } from 'sonner';
+import { useAwake } from './use-awake';
 
 interface RemoveButtonProps {
   readonly what: string;
@@ -15,6 +16,7 @@ interface RemoveButtonProps {
 /** Takes a row out of the lists at once, and offers to put it back. */
 export function RemoveButton({ what, remove, restore, listHref }: RemoveButtonProps) {
   const router = useRouter();
+  const awake = useAwake();
   const [working, setWorking] = useState(false);
 
   const putBack = async () => {
@@ -45,7 +47,12 @@ export function RemoveButton({ what, remove, restore, listHref }: RemoveButtonPr
   };
 
   return (
-    <button type="button" disabled={working} onClick={takeOut} className="text-warn underline">
+    <button
+      type="button"
+      disabled={working || !awake}
+      onClick={takeOut}
+      className="text-warn underline"
+    >
       Remove this {what}
     </button>
   );

@@ -10,7 +10,8 @@ import {
   Label,
 } from '@headlessui/react';
 import clsx from 'clsx';
-import type { ReactNode, Ref } from 'react';
+import { useEffect, useRef, type ReactNode } from 'react';
+import { useAwake } from '../use-awake';
 
 export interface Pick {
   readonly id: string;
@@ -32,7 +33,6 @@ interface PickerProps {
   readonly hint?: ReactNode;
   readonly autoFocus?: boolean;
   readonly className?: string;
-  readonly inputRef?: Ref<HTMLInputElement>;
 }
 
 const ADD = 'add';
@@ -50,8 +50,12 @@ export function Picker({
   hint,
   autoFocus,
   className,
-  inputRef,
 }: PickerProps) {
+  const input = useRef<HTMLInputElement>(null);
+  const awake = useAwake();
+  useEffect(() => {
+    if (autoFocus && awake) input.current?.focus();
+  }, [autoFocus, awake]);
   const typed = text.trim();
   const known = options.some((option) => option.text.toLowerCase() === typed.toLowerCase());
   const add: Pick | undefined =
@@ -74,9 +78,8 @@ export function Picker({
         }}
       >
         <ComboboxInput
-          ref={inputRef}
+          ref={input}
           autoComplete="off"
-          autoFocus={autoFocus}
           displayValue={() => text}
           value={text}
           aria-invalid={problem !== undefined}

@@ -42,12 +42,26 @@ interface Options<V extends FieldValues> {
 const NO_ANSWER =
   'The workshop’s server does not answer. Nothing was saved, and what you typed is kept here: try again.';
 
-function draftOf<V>(key: string): V | undefined {
+interface Draft<V> {
+  readonly values: V;
+  /** Saved already, and the page that shows it is on its way. */
+  readonly sent: boolean;
+}
+
+function draftOf<V>(key: string): Draft<V> | undefined {
   try {
     const text = sessionStorage.getItem(key);
-    return text ? (JSON.parse(text) as V) : undefined;
+    return text ? (JSON.parse(text) as Draft<V>) : undefined;
   } catch {
     return undefined;
+  }
+}
+
+function keep<V>(key: string, draft: Draft<V>): void {
+  try {
+    sessionStorage.setItem(key, JSON.stringify(draft));
+  } catch {
+    // A full or forbidden store loses the draft on a reload, and nothing else.
   }
 }
 
@@ -74,23 +88,21 @@ export function useKeptForm<V extends FieldValues>({
 
   useEffect(() => {
     const draft = draftOf<V>(key);
-    if (draft) {
-      reset(draft, { keepDefaultValues: true });
+    if (draft?.sent) {
+      // A reload overtook the answer: what was saved is newer than this page.
+      sessionStorage.removeItem(key);
+      router.refresh();
+    } else if (draft) {
+      reset(draft.values, { keepDefaultValues: true });
       // The draft lives outside React, so it can only be known after the first paint.
       // eslint-disable-next-line react-hooks/set-state-in-effect
       setRestored(true);
     }
     return subscribe({
       formState: { values: true },
-      callback: ({ values }) => {
-        try {
-          sessionStorage.setItem(key, JSON.stringify(values));
-        } catch {
-          // A full or forbidden store loses the draft on a reload, and nothing else.
-        }
-      },
+      callback: ({ values }) => keep(key, { values, sent: false }),
     });
-  }, [key, reset, subscribe]);
+  }, [key, reset, subscribe, router]);
 
   const discard = useCallback(() => {
     sessionStorage.removeItem(key);
@@ -104,7 +116,7 @@ export function useKeptForm<V extends FieldValues>({
     try {
       const answer = await save(form.getValues());
       if (answer.ok) {
-        sessionStorage.removeItem(key);
+        keep(key, { values: form.getValues(), sent: true });
         setRestored(false);
         saved?.();
         if (answer.go) router.push(answer.go);

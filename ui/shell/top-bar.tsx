@@ -3,6 +3,7 @@
 import Link from 'next/link';
 import { usePathname, useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
+import { useAwake } from '../use-awake';
 import { Palette, type Finding } from './palette';
 import { ShortcutHelp } from './shortcut-help';
 
@@ -28,6 +29,7 @@ const isTyping = (target: EventTarget | null): boolean =>
 export function TopBar({ workshop, find }: TopBarProps) {
   const here = usePathname();
   const router = useRouter();
+  const awake = useAwake();
   const [open, setOpen] = useState<'palette' | 'help'>();
 
   useEffect(() => {
@@ -71,6 +73,7 @@ export function TopBar({ workshop, find }: TopBarProps) {
       </nav>
       <button
         type="button"
+        disabled={!awake}
         onClick={() => setOpen('palette')}
         className="text-soft hover:text-ink py-1"
       >
@@ -78,6 +81,7 @@ export function TopBar({ workshop, find }: TopBarProps) {
       </button>
       <button
         type="button"
+        disabled={!awake}
         onClick={() => setOpen('help')}
         className="text-soft hover:text-ink py-1"
       >

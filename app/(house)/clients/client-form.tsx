@@ -3,6 +3,7 @@
 import { ChoiceField } from '@/ui/form/bound';
 import { NoteField, TextField } from '@/ui/form/field';
 import { FormFoot } from '@/ui/form/form-foot';
+import { KeptForm } from '@/ui/form/kept-form';
 import type { FormAnswer } from '@/ui/form/result';
 import { useKeptForm } from '@/ui/form/use-kept-form';
 import { clientEntrySchema, type ClientEntry } from './client-entry';
@@ -23,7 +24,7 @@ const UNITS = [
 export function ClientForm({ name, initial, save, action }: ClientFormProps) {
   const form = useKeptForm<ClientEntry>({ name, schema: clientEntrySchema, initial, save });
   return (
-    <form onSubmit={form.send} className="grid max-w-xl gap-4">
+    <KeptForm form={form} className="grid max-w-xl gap-4">
       <TextField label="Name" {...form.field('name')} />
       <TextField
         label="How to reach them"
@@ -38,6 +39,6 @@ export function ClientForm({ name, initial, save, action }: ClientFormProps) {
       />
       <NoteField label="Notes" {...form.field('notes')} />
       <FormFoot form={form} action={action} />
-    </form>
+    </KeptForm>
   );
 }

@@ -13,6 +13,7 @@ import { ChoiceField, TickField } from '@/ui/form/bound';
 import { Choice } from '@/ui/form/choice';
 import { TextField } from '@/ui/form/field';
 import { FormFoot } from '@/ui/form/form-foot';
+import { KeptForm } from '@/ui/form/kept-form';
 import type { FormAnswer } from '@/ui/form/result';
 import { useKeptForm } from '@/ui/form/use-kept-form';
 import { FrameFacts } from '@/ui/frame-facts';
@@ -68,8 +69,8 @@ export function FrameForm({
   const beyond = problem('lengthMm')?.includes('at most');
 
   return (
-    <form
-      onSubmit={form.send}
+    <KeptForm
+      form={form}
       className="grid gap-8 lg:grid-cols-[minmax(26rem,1fr)_minmax(30rem,1.1fr)]"
     >
       <div className="min-w-0">
@@ -211,6 +212,6 @@ export function FrameForm({
           </div>
         )}
       </div>
-    </form>
+    </KeptForm>
   );
 }

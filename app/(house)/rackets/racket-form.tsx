@@ -3,6 +3,7 @@
 import { Controller } from 'react-hook-form';
 import { NoteField, TextField } from '@/ui/form/field';
 import { FormFoot } from '@/ui/form/form-foot';
+import { KeptForm } from '@/ui/form/kept-form';
 import { ListPicker } from '@/ui/form/list-picker';
 import type { Pick } from '@/ui/form/picker';
 import type { FormAnswer } from '@/ui/form/result';
@@ -19,7 +20,7 @@ interface RacketFormProps {
 export function RacketForm({ name, initial, frames, save }: RacketFormProps) {
   const form = useKeptForm<RacketEntry>({ name, schema: racketEntrySchema, initial, save });
   return (
-    <form onSubmit={form.send} className="grid max-w-xl gap-4">
+    <KeptForm form={form} className="grid max-w-xl gap-4">
       <Controller
         control={form.control}
         name="frameId"
@@ -36,6 +37,6 @@ export function RacketForm({ name, initial, frames, save }: RacketFormProps) {
       <TextField label="Serial or bench mark" {...form.field('mark')} />
       <NoteField label="Notes" {...form.field('notes')} />
       <FormFoot form={form} action="Save the racket" />
-    </form>
+    </KeptForm>
   );
 }

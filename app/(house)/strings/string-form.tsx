@@ -9,6 +9,7 @@ import { formatFeet, formatMetres, roundTo } from '@/core/units';
 import { ChoiceField } from '@/ui/form/bound';
 import { NoteField, TextField } from '@/ui/form/field';
 import { FormFoot } from '@/ui/form/form-foot';
+import { KeptForm } from '@/ui/form/kept-form';
 import type { FormAnswer } from '@/ui/form/result';
 import { useKeptForm } from '@/ui/form/use-kept-form';
 import { stringEntrySchema, type StringEntry } from './string-entry';
@@ -45,7 +46,7 @@ export function StringForm({ name, initial, save, action, currency }: StringForm
     name: ['gauges', 'sport', 'set', 'family'],
   });
   return (
-    <form onSubmit={form.send} className="grid max-w-2xl grid-cols-2 gap-4">
+    <KeptForm form={form} className="grid max-w-2xl grid-cols-2 gap-4">
       <TextField className="col-span-2" label="String" {...form.field('name')} />
       <ChoiceField
         control={form.control}
@@ -82,6 +83,6 @@ export function StringForm({ name, initial, save, action, currency }: StringForm
       <div className="col-span-2">
         <FormFoot form={form} action={action} />
       </div>
-    </form>
+    </KeptForm>
   );
 }

@@ -5,6 +5,7 @@ import { useWatch } from 'react-hook-form';
 import type { WallTime } from '@/core/promise';
 import { NoteField, TextField } from '@/ui/form/field';
 import { FormFoot } from '@/ui/form/form-foot';
+import { KeptForm } from '@/ui/form/kept-form';
 import type { FormAnswer } from '@/ui/form/result';
 import { useKeptForm } from '@/ui/form/use-kept-form';
 import { askedEntrySchema, type AskedEntry } from './take-in-entry';
@@ -23,7 +24,7 @@ export function AskedForm({ name, initial, save, now }: AskedFormProps) {
   const form = useKeptForm<AskedEntry>({ name, schema, initial, save });
   const promised = useWatch({ control: form.control, name: 'promised' });
   return (
-    <form onSubmit={form.send} className="grid max-w-3xl grid-cols-2 gap-x-6 gap-y-5">
+    <KeptForm form={form} className="grid max-w-3xl grid-cols-2 gap-x-6 gap-y-5">
       <TextField
         label="Promised"
         className="col-span-2 sm:col-span-1"
@@ -44,6 +45,6 @@ export function AskedForm({ name, initial, save, now }: AskedFormProps) {
       <div className="col-span-2">
         <FormFoot form={form} action="Save and go to the frame" />
       </div>
-    </form>
+    </KeptForm>
   );
 }

@@ -6,6 +6,7 @@ import { formatWall, parsePromise, type WallTime } from '@/core/promise';
 import { Choice } from '@/ui/form/choice';
 import { NoteField, TextField } from '@/ui/form/field';
 import { FormFoot } from '@/ui/form/form-foot';
+import { KeptForm } from '@/ui/form/kept-form';
 import { Picker, type Pick } from '@/ui/form/picker';
 import { useKeptForm } from '@/ui/form/use-kept-form';
 import { findClients, racketsOfClient, takeIn } from './actions';
@@ -70,7 +71,7 @@ export function TakeInForm({ name, initial, frames, now }: TakeInFormProps) {
   const knownRackets = clientId ? rackets : [];
 
   return (
-    <form onSubmit={form.send} className="grid max-w-3xl grid-cols-2 gap-x-6 gap-y-5">
+    <KeptForm form={form} className="grid max-w-3xl grid-cols-2 gap-x-6 gap-y-5">
       <Picker
         autoFocus
         label="Client"
@@ -167,6 +168,6 @@ export function TakeInForm({ name, initial, frames, now }: TakeInFormProps) {
       <div className="col-span-2">
         <FormFoot form={form} action="Take it in" />
       </div>
-    </form>
+    </KeptForm>
   );
 }

@@ -4,6 +4,7 @@ import { toast } from 'sonner';
 import { ChoiceField } from '@/ui/form/bound';
 import { TextField } from '@/ui/form/field';
 import { FormFoot } from '@/ui/form/form-foot';
+import { KeptForm } from '@/ui/form/kept-form';
 import type { FormAnswer } from '@/ui/form/result';
 import { useKeptForm } from '@/ui/form/use-kept-form';
 import { workshopSchema, type WorkshopEntry } from './workshop-entry';
@@ -23,7 +24,7 @@ export function WorkshopForm({ name, initial, save }: WorkshopFormProps) {
     saved: () => toast('The workshop is saved.'),
   });
   return (
-    <form onSubmit={form.send} className="grid max-w-2xl grid-cols-2 gap-5">
+    <KeptForm form={form} className="grid max-w-2xl grid-cols-2 gap-5">
       <TextField label="Name" className="col-span-2" {...form.field('name')} />
       <ChoiceField
         control={form.control}
@@ -67,6 +68,6 @@ export function WorkshopForm({ name, initial, save }: WorkshopFormProps) {
       <div className="col-span-2">
         <FormFoot form={form} action="Save the workshop" />
       </div>
-    </form>
+    </KeptForm>
   );
 }

@@ -18,6 +18,7 @@ import { Cautions } from '@/ui/cautions';
 import { Fact, Facts } from '@/ui/facts';
 import { Choice } from '@/ui/form/choice';
 import { FormFoot } from '@/ui/form/form-foot';
+import { KeptForm } from '@/ui/form/kept-form';
 import type { FormAnswer } from '@/ui/form/result';
 import { useKeptForm } from '@/ui/form/use-kept-form';
 import { PartTable } from '@/ui/tape/part-table';
@@ -107,7 +108,7 @@ export function CutForm({
   const { crosses: crossCount } = spec.pattern;
 
   return (
-    <form onSubmit={form.send} className="grid gap-8 lg:grid-cols-[minmax(24rem,0.8fr)_1fr]">
+    <KeptForm form={form} className="grid gap-8 lg:grid-cols-[minmax(24rem,0.8fr)_1fr]">
       <div className="flex min-w-0 flex-col gap-3">
         <BedDrawing bed={bed} path={path} lengthSystem={lengthSystem} className="h-[34rem]" />
         <BedKey withPath />
@@ -187,6 +188,6 @@ export function CutForm({
         </Facts>
         <PartTable mains={plan.mains} crosses={plan.crosses} />
       </div>
-    </form>
+    </KeptForm>
   );
 }

@@ -5,6 +5,7 @@ import { formatMoney } from '@/core/money';
 import { parseMoney } from '@/core/notation';
 import { NoteField, TextField } from '@/ui/form/field';
 import { FormFoot } from '@/ui/form/form-foot';
+import { KeptForm } from '@/ui/form/kept-form';
 import type { FormAnswer } from '@/ui/form/result';
 import { useKeptForm } from '@/ui/form/use-kept-form';
 import { handOverSchema, type HandOverEntry } from './hand-over-entry';
@@ -22,7 +23,7 @@ export function HandOverForm({ name, initial, currency, stringHint, save }: Hand
   const [labour, string] = useWatch({ control: form.control, name: ['labour', 'string'] });
   const [labourRead, stringRead] = [parseMoney(labour), parseMoney(string)];
   return (
-    <form onSubmit={form.send} className="grid max-w-xl grid-cols-2 gap-5">
+    <KeptForm form={form} className="grid max-w-xl grid-cols-2 gap-5">
       <TextField figure label={`Labour (${currency})`} {...form.field('labour')} />
       <TextField
         figure
@@ -47,6 +48,6 @@ export function HandOverForm({ name, initial, currency, stringHint, save }: Hand
       <div className="col-span-2">
         <FormFoot form={form} action="Hand over and close the job" />
       </div>
-    </form>
+    </KeptForm>
   );
 }

@@ -13,6 +13,7 @@ import { Cautions } from '@/ui/cautions';
 import { TickField } from '@/ui/form/bound';
 import { TextField } from '@/ui/form/field';
 import { FormFoot } from '@/ui/form/form-foot';
+import { KeptForm } from '@/ui/form/kept-form';
 import { ListPicker } from '@/ui/form/list-picker';
 import type { FormAnswer } from '@/ui/form/result';
 import { useKeptForm } from '@/ui/form/use-kept-form';
@@ -78,7 +79,7 @@ export function SetupForm({ name, number, initial, strings, spec, unit, save }: 
     };
 
   return (
-    <form onSubmit={form.send} className="grid gap-10 lg:grid-cols-[1.2fr_1fr]">
+    <KeptForm form={form} className="grid gap-10 lg:grid-cols-[1.2fr_1fr]">
       <div className="grid content-start gap-5 sm:grid-cols-[1fr_9rem]">
         <ListPicker
           label="String for the mains"
@@ -200,6 +201,6 @@ export function SetupForm({ name, number, initial, strings, spec, unit, save }: 
           judge over several sessions. Half a kilogram, or a pound, is hardly felt.
         </p>
       </section>
-    </form>
+    </KeptForm>
   );
 }
