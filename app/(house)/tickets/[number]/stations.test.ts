@@ -1,0 +1,65 @@
+import { describe, expect, it } from 'vitest';
+import { studyFrame } from '@/core/bed';
+import { frameSpec } from '@/core/testing/frame-spec';
+import { stationsOf } from './stations';
+import { usualCutSource, type OpenTicket, type Setup } from './ticket';
+
+const piece = (id: string, gaugeMm = 1.25) => ({ string: { id }, gaugeMm, supplied: false });
+const setup = (mains = piece('a'), crosses = piece('a')) =>
+  ({ mains, crosses, tension: { mainN: 230, crossN: 230, unit: 'kg' } }) as Setup;
+
+function open(changes: {
+  study?: boolean;
+  setup?: boolean;
+  crossStart?: 'left' | null;
+  closedAt?: Date | null;
+}): OpenTicket {
+  return {
+    ticket: { crossStart: changes.crossStart ?? null, closedAt: changes.closedAt ?? null },
+    study: changes.study ? studyFrame(frameSpec()) : undefined,
+    setup: changes.setup ? setup() : undefined,
+  } as OpenTicket;
+}
+
+const done = (ticket: OpenTicket) =>
+  stationsOf(ticket)
+    .filter((station) => station.done)
+    .map(({ name }) => name);
+const waits = (ticket: OpenTicket) =>
+  Object.fromEntries(
+    stationsOf(ticket).flatMap(({ path, waitsFor }) => (waitsFor ? [[path, waitsFor]] : [])),
+  );
+
+describe('the stations of a ticket', () => {
+  it('wait for one another in the order of the work', () => {
+    expect(waits(open({}))).toEqual({
+      setup: 'the frame',
+      cut: 'the frame',
+      'hand-over': 'the frame',
+    });
+    expect(waits(open({ study: true }))).toEqual({ cut: 'the setup', 'hand-over': 'the setup' });
+    expect(waits(open({ study: true, setup: true }))).toEqual({ 'hand-over': 'the cut' });
+    expect(waits(open({ study: true, setup: true, crossStart: 'left' }))).toEqual({});
+  });
+
+  it('are done one after the other', () => {
+    expect(done(open({}))).toEqual(['Take-in']);
+    expect(done(open({ study: true }))).toEqual(['Take-in', 'Frame']);
+    const closed = open({ study: true, setup: true, crossStart: 'left', closedAt: new Date(0) });
+    expect(done(closed)).toEqual(['Take-in', 'Frame', 'Setup', 'Cut', 'Hand over']);
+  });
+
+  it('a frame that no longer makes a bed opens its station again', () => {
+    const broken = { ...open({ setup: true }), study: studyFrame(frameSpec({ mains: 17 })) };
+    expect(done(broken)).not.toContain('Frame');
+    expect(waits(broken).setup).toBe('the frame');
+  });
+});
+
+describe('what a job is usually cut from', () => {
+  it('one set for one string, two halves for a hybrid of strings or of thicknesses', () => {
+    expect(usualCutSource(setup())).toBe('one set');
+    expect(usualCutSource(setup(piece('a'), piece('b')))).toBe('two half sets');
+    expect(usualCutSource(setup(piece('a', 1.25), piece('a', 1.3)))).toBe('two half sets');
+  });
+});

@@ -1,0 +1,187 @@
+import { expect, test, type Page } from '@playwright/test';
+import { awake, choose, cutAndHandOver, fact, own, setUp, takeIn, ticketNumber } from './bench';
+
+const alert = (page: Page, text: string) => page.getByRole('alert').filter({ hasText: text });
+
+test('a hybrid of the client’s gut and the shop’s monofilament: half of each, charged for one', async ({
+  page,
+}) => {
+  await takeIn(page, 'Ostrevan Heron 100', true);
+  await page.getByRole('link', { name: 'The holes are right' }).click();
+  await choose(page, 'String for the mains', 'Ysmarne Old Way');
+  await page.getByRole('checkbox', { name: 'The client brought it' }).click();
+  await page.getByRole('checkbox', { name: 'Another string in the crosses' }).click();
+  await choose(page, 'String for the crosses', 'Cordwane Drift');
+  // From the middle of 22 to 26 kg the gut stays and the monofilament comes down by 7.5 %.
+  await expect(page.getByText('24/22 kg').first()).toBeVisible();
+  await page.getByRole('button', { name: 'Take it' }).click();
+  await expect(page.getByLabel('Tension, mains/crosses')).toHaveValue('24/22 kg');
+  await page.getByRole('button', { name: 'Save and go to the cut' }).click();
+  await page.waitForURL(/\/cut$/);
+  await expect(page.getByRole('radio', { name: 'half a set each' })).toBeChecked();
+  await expect(page.getByRole('radio', { name: 'one set' })).toHaveCount(0);
+  await expect(fact(page, 'Stretch of the mains')).toContainText(
+    '5 %, usual for natural gut (from memory)',
+  );
+  await page.getByRole('radio', { name: 'a reel' }).click();
+  await expect(page.getByText('Off a reel each piece')).toBeVisible();
+  await page.getByRole('radio', { name: 'half a set each' }).click();
+  await page.getByRole('button', { name: 'Save and go to the hand-over' }).click();
+  // Half a set of 11.50 for the crosses, nothing for the mains: 5.75, and 16.00 of labour.
+  await expect(page.getByLabel('String (EUR)')).toHaveValue('5.75');
+  await expect(page.getByText('€21.75')).toBeVisible();
+  await page.getByRole('button', { name: 'Hand over and close the job' }).click();
+  await page.waitForURL(/\/jobs\/\d+$/);
+  await expect(fact(page, 'Mains')).toContainText('brought by the client');
+  await expect(fact(page, 'Paid')).toContainText('labour €16.00, string €5.75');
+});
+
+test('a client who reads pounds gets pounds', async ({ page }) => {
+  const name = own('Pounds');
+  await page.goto('/clients/new');
+  await page.getByLabel('Name').fill(name);
+  await page.getByRole('radio', { name: 'lb' }).click();
+  await page.getByRole('button', { name: 'Keep this client' }).click();
+  await page.getByRole('link', { name: 'Take one in' }).click();
+  await expect(page.getByLabel('Client')).toHaveValue(name);
+  await page.getByLabel('Frame').fill('Ostrevan Heron 100');
+  await page.getByRole('option', { name: 'Ostrevan Heron 100' }).first().click();
+  await page.getByRole('button', { name: 'Take it in' }).click();
+  await page.getByRole('link', { name: 'The holes are right' }).click();
+  await choose(page, 'String for the mains', 'Threllan Lull');
+  // 24 kg is 52.9 lb, and a pound is the smallest step worth writing.
+  await page.getByRole('button', { name: 'Take it' }).click();
+  await expect(page.getByLabel('Tension, mains/crosses')).toHaveValue('53/53 lb');
+  await expect(page.getByText('24/24 kg').first()).toBeVisible();
+  await expect(page.getByText('mains 58 lb, crosses 58 lb')).toBeVisible();
+});
+
+test('a known client’s racket is at hand: name, Tab, and it is chosen', async ({ page }) => {
+  await page.goto('/take-in');
+  await page.getByLabel('Client').pressSequentially('vossm');
+  await page.getByRole('option', { name: 'Henrike Vossmoor' }).waitFor();
+  await page.keyboard.press('Tab');
+  await expect(page.getByLabel('Client')).toHaveValue('Henrike Vossmoor');
+  await expect(page.getByText('Known here.')).toBeVisible();
+  await expect(
+    page.getByRole('radiogroup', { name: 'Racket' }).getByRole('radio').first(),
+  ).toBeChecked();
+  await expect(page.getByLabel('Serial or bench mark')).toHaveCount(0);
+  await page.getByRole('radio', { name: 'another one' }).click();
+  await expect(page.getByLabel('Serial or bench mark')).toBeVisible();
+});
+
+test('a frame said to be unknown may be in the library after all', async ({ page }) => {
+  await takeIn(page, own('Scratched Off'), false);
+  await page.getByLabel('Or is it one of these?').fill('Spindrift');
+  await page.getByRole('option', { name: 'Quillfen Spindrift 95' }).click();
+  await expect(page.getByRole('heading', { name: 'Quillfen Spindrift 95' })).toBeVisible();
+  await expect(fact(page, 'Mains finish')).toContainText('at the head');
+});
+
+test('a frame by measured widths is drawn, stored and shown again', async ({ page }) => {
+  const frame = own('Measured');
+  // An ellipse of 336 × 248 mm, read at five places: 2·124·√(1 − ((168 − d)/168)²).
+  const widths = [40, 100, 168, 236, 296]
+    .map((d) => `${d}:${Math.round(2 * 124 * Math.sqrt(1 - ((168 - d) / 168) ** 2))}`)
+    .join(' ');
+  await page.goto('/frames/new');
+  await page.getByLabel('Frame', { exact: true }).fill(frame);
+  await page.getByRole('radio', { name: 'by widths' }).click();
+  await page.getByLabel(/^Inside widths/).fill('40:160');
+  await page.getByRole('button', { name: 'Keep this frame' }).click();
+  await expect(alert(page, 'at least three widths')).toBeVisible();
+  await page.getByLabel(/^Inside widths/).fill(widths);
+  // π · 168 · 124 mm² is 654 cm², and the readings are to the millimetre.
+  await expect(fact(page, 'Strung area')).toContainText(/65[2-6] cm² · 101 in²/);
+  await page.getByRole('button', { name: 'Keep this frame' }).click();
+  await page.waitForURL(/\/frames\/[0-9a-f-]{36}/);
+  await page.reload();
+  await expect(page.getByLabel(/^Inside widths/)).toHaveValue(widths);
+});
+
+test('the sport brings a usual frame of its own to start from', async ({ page }) => {
+  await page.goto('/frames/new');
+  await page.getByLabel('Frame', { exact: true }).fill('Shuttle');
+  await page.getByRole('radio', { name: 'badminton' }).click();
+  await expect(page.getByLabel('Mains', { exact: true })).toHaveValue('22');
+  await expect(page.getByLabel('Frame', { exact: true })).toHaveValue('Shuttle');
+  await expect(page.getByRole('img', { name: /Bed of 22 mains and 21 crosses/ })).toBeVisible();
+  await page.getByLabel('Inside length, tip to throat (mm)').fill('290');
+  await page.keyboard.press('Tab');
+  await expect(alert(page, '280 mm long')).toBeVisible();
+});
+
+test('a string removed in another tab while it is being set up', async ({ page, context }) => {
+  const string = own('Short Lived');
+  const other = await context.newPage();
+  await other.goto('/strings/new');
+  await other.getByLabel('String', { exact: true }).fill(string);
+  await other.getByLabel('Thicknesses').fill('1.25');
+  await other.getByLabel('Price of a set (EUR)').fill('5');
+  await other.getByRole('button', { name: 'Keep this string' }).click();
+  await other.waitForURL('/strings');
+
+  await takeIn(page, 'Ostrevan Heron 100', true);
+  await page.getByRole('link', { name: 'The holes are right' }).click();
+  await choose(page, 'String for the mains', string);
+  await page.getByLabel('Tension, mains/crosses').fill('24');
+  await other.goto('/strings?find=' + encodeURIComponent(string));
+  await other.getByRole('link', { name: string }).click();
+  await other.getByRole('button', { name: 'Remove this string' }).click();
+  await other.waitForURL('/strings');
+  await page.getByRole('button', { name: 'Save and go to the cut' }).click();
+  await expect(alert(page, 'removed from the library in another tab')).toBeVisible();
+  await expect(page.getByLabel('Tension, mains/crosses')).toHaveValue('24');
+});
+
+test('what was agreed at the counter can be corrected, and today follows', async ({ page }) => {
+  const { client, number } = await takeIn(page, 'Ostrevan Heron 100', true);
+  await page.getByRole('link', { name: /^Take-in/ }).click();
+  await page.getByLabel('Promised').fill('tomorrow 9');
+  await page.getByLabel('What they ask for').fill('softer after all');
+  await page.getByRole('button', { name: 'Save and go to the frame' }).click();
+  await page.waitForURL(/\/frame$/);
+  await expect(page.getByText('tomorrow 09:00')).toBeVisible();
+  await page.goto('/');
+  const row = page.getByRole('row').filter({ hasText: client });
+  await expect(row).toContainText('tomorrow 09:00');
+  await expect(row).toContainText('softer after all');
+  await expect(row).toContainText('Setup');
+  await row.getByRole('link', { name: String(number) }).click();
+  await page.waitForURL(`/tickets/${number}/setup`);
+});
+
+test('another string after the cut was planned opens the cut again', async ({ page }) => {
+  await takeIn(page, 'Ostrevan Heron 100', true);
+  await page.getByRole('link', { name: 'The holes are right' }).click();
+  await setUp(page, 'Cordwane Drift', '23');
+  await page.getByRole('button', { name: 'Save and go to the hand-over' }).click();
+  await page.waitForURL(/\/hand-over$/);
+  await page.getByRole('link', { name: /^Setup/ }).click();
+  await choose(page, 'String for the mains', 'Threllan Lull');
+  await page.getByRole('button', { name: 'Save and go to the cut' }).click();
+  await page.waitForURL(/\/cut$/);
+  await page.goto(`/tickets/${ticketNumber(page)}/hand-over`);
+  await expect(page.getByText('This station waits for Cut.')).toBeVisible();
+});
+
+test('a job is found by three keystrokes in the palette, and its racket tells the history', async ({
+  page,
+}) => {
+  const { client } = await takeIn(page, 'Ostrevan Heron 100', true);
+  await page.getByRole('link', { name: 'The holes are right' }).click();
+  await setUp(page, 'Cordwane Drift', '22.5/22');
+  await cutAndHandOver(page, 'Bumper worn.');
+  await awake(page);
+  await page.keyboard.press('Control+k');
+  await page.keyboard.type(client.slice(-6));
+  await page.getByRole('option', { name: /^job/ }).click();
+  await page.waitForURL(/\/jobs\/\d+$/);
+  await page.getByRole('link', { name: 'Ostrevan Heron 100' }).click();
+  const row = page.getByRole('row').filter({ hasText: 'Bumper worn.' });
+  await expect(row).toContainText('22.5/22 kg');
+  await expect(row).toContainText('Cordwane Drift 1.25');
+  await page.getByRole('link', { name: 'The same again' }).click();
+  await expect(page.getByLabel('What they ask for')).toHaveValue(/The same again/);
+});

@@ -1,0 +1,172 @@
+/** The shared views as markup, from the same core values that the screens give them. */
+import { renderToStaticMarkup } from 'react-dom/server';
+import { describe, expect, it } from 'vitest';
+import { studyFrame, type Bed } from '@/core/bed';
+import { USUAL_ASSUMPTIONS } from '@/core/lengths';
+import { planCut } from '@/core/plan';
+import { frameSpec } from '@/core/testing/frame-spec';
+import { newtons } from '@/core/units';
+import { BedDrawing } from './bed/bed-drawing';
+import { BedKey } from './bed/bed-key';
+import { Assumed, Cautions } from './cautions';
+import { FrameFacts } from './frame-facts';
+import { ListPage, RowLink, Table } from './list-page';
+import { PartTable } from './tape/part-table';
+import { Tape } from './tape/tape';
+import { TicketFigure } from './ticket-figure';
+
+const { bed } = studyFrame(
+  frameSpec({
+    head: [7, 9],
+    throat: [7, 9],
+    tieOff: ['6H', '8H', '6T'],
+    tension: { min: 22, max: 26, unit: 'kg' },
+  }),
+) as { bed: Bed };
+const string = { family: 'monofilament', gaugeMm: 1.25, stretch: null } as const;
+const plan = planCut(bed, { mains: string, crosses: string }, 'left', USUAL_ASSUMPTIONS);
+
+const count = (markup: string, part: RegExp) => markup.match(part)?.length ?? 0;
+/** What a person reads: the text without its tags, spaces joined. */
+const text = (markup: string) => markup.replace(/<[^>]+>/g, ' ').replace(/\s+/g, ' ');
+
+describe('the bed drawing', () => {
+  const plain = renderToStaticMarkup(<BedDrawing bed={bed} lengthSystem="metric" />);
+  const withPath = renderToStaticMarkup(
+    <BedDrawing bed={bed} path={plan.path} lengthSystem="metric" />,
+  );
+
+  it('numbers every hole on both sides and says which end is which', () => {
+    expect(count(plain, /<text /g)).toBe(2 * (8 + 19 + 8) + 2);
+    expect(text(plain)).toContain(' head ');
+    expect(text(plain)).toContain(' throat ');
+  });
+
+  it('marks the skips apart from their neighbours, by shape and not by colour alone', () => {
+    expect(count(plain, /underline/g)).toBe(2 * 4);
+    expect(count(plain, /class="fill-crosses stroke-crosses-ink"/g)).toBe(2 * 4);
+    // A wide ring for each tie-off hole, on both sides.
+    expect(count(plain, /r="4.4"/g)).toBe(2 * 3);
+  });
+
+  it('shows knots and runs only where there is a path', () => {
+    expect(count(plain, /<title>Knot/g)).toBe(0);
+    expect(count(withPath, /<title>Knot of the mains, 8H (left|right)/g)).toBe(2);
+    expect(count(withPath, /<title>Knot of the crosses/g)).toBe(2);
+    // 15 runs between 16 mains, 18 between 19 crosses, and 4 dashed tie-offs.
+    expect(count(withPath, /stroke-width="1.3"/g)).toBe(15 + 18 + 4);
+    expect(count(withPath, /stroke-dasharray/g)).toBe(4);
+  });
+
+  it('is named for those who do not see it', () => {
+    expect(plain).toContain('aria-label="Bed of 16 mains and 19 crosses, head up');
+    expect(plain).toContain('tabindex="0"');
+  });
+
+  it('has a key for every mark', () => {
+    expect(text(renderToStaticMarkup(<BedKey />))).toBe(' main cross skip shared tie-off ');
+    expect(text(renderToStaticMarkup(<BedKey withPath />))).toContain('knot');
+  });
+});
+
+describe('the tape', () => {
+  const tape = (mm: number, system: 'metric' | 'imperial' = 'metric') =>
+    renderToStaticMarkup(
+      <Tape
+        lengthSystem={system}
+        pieces={[{ piece: plan.mains, stock: { text: 'half of 12.20 m', mm } }]}
+      />,
+    );
+
+  it('says what it shows: the cut, what it is cut from and what is over', () => {
+    expect(tape(6100)).toMatch(
+      /aria-label="mains: cut 5\.9\d m, from half of 12\.20 m: 1\d cm over"/,
+    );
+    expect(count(tape(6100), /fill-warn/g)).toBe(0);
+  });
+  it('turns red where the string ends too soon', () => {
+    expect(text(tape(5500))).toMatch(/4\d cm short/);
+    expect(count(tape(5500), /fill-warn/g)).toBeGreaterThan(0);
+  });
+  it('is ruled in metres or in feet', () => {
+    expect(text(tape(6100))).toContain('0 m 1 m 2 m');
+    expect(text(tape(6100, 'imperial'))).toContain('0 ft 2 ft 4 ft');
+  });
+  it('has no stock off a reel', () => {
+    const reel = renderToStaticMarkup(
+      <Tape lengthSystem="metric" pieces={[{ piece: plan.crosses, stock: undefined }]} />,
+    );
+    expect(reel).toMatch(/aria-label="crosses: cut 5\.\d\d m"/);
+  });
+
+  it('stands in figures too, and they add up', () => {
+    const table = renderToStaticMarkup(<PartTable mains={plan.mains} crosses={plan.crosses} />);
+    const rows = [...table.matchAll(/<tr[^>]*>(.*?)<\/tr>/g)].map((row) => text(row[1] ?? ''));
+    const parts = rows
+      .slice(1, 9)
+      .map((row) => Number(/(−?[\d.]+) [^ ]+ $/.exec(row)?.[1]?.replace('−', '-')));
+    const total = parts.reduce((sum, cm) => sum + cm, 0);
+    expect(total).toBeCloseTo(plan.mains.cutMm / 10, 0);
+    expect(rows[8]).toContain('less what it stretches');
+    expect(rows[9]).toContain(`to cut ${(plan.mains.cutMm / 1000).toFixed(2)} m`);
+    expect(rows[11]).toContain('in lengths of this head');
+  });
+});
+
+describe('facts and warnings', () => {
+  it('tell what follows from a frame, in the workshop’s units', () => {
+    const metric = text(renderToStaticMarkup(<FrameFacts bed={bed} lengthSystem="metric" />));
+    expect(metric).toContain('Skip at the head 7H 9H');
+    expect(metric).toContain('Mains start at the head 4 bridge holes a side');
+    expect(metric).toContain('336 mm × 248 mm');
+    expect(metric).toContain('22 to 26 kg');
+    expect(text(renderToStaticMarkup(<FrameFacts bed={bed} lengthSystem="imperial" />))).toContain(
+      '13.2 in × 9.8 in',
+    );
+  });
+
+  it('are there only when there is something to say', () => {
+    expect(renderToStaticMarkup(<Cautions cautions={[]} />)).toBe('');
+    expect(renderToStaticMarkup(<Assumed assumed={[]} />)).toBe('');
+    expect(text(renderToStaticMarkup(<Cautions cautions={['Too tight.', 'Cracked.']} />))).toBe(
+      ' Too tight. Cracked. ',
+    );
+    expect(renderToStaticMarkup(<Assumed assumed={['Skips']} />)).toContain('aria-label="Assumed"');
+  });
+});
+
+describe('lists', () => {
+  it('say so when they are empty, and keep what was searched', () => {
+    const page = renderToStaticMarkup(
+      <ListPage title="Clients" search="o'<b>" searchLabel="Find">
+        <Table head={['Client']} empty="Nobody goes by that." rows={[]} />
+      </ListPage>,
+    );
+    expect(page).toContain('value="o&#x27;&lt;b&gt;"');
+    expect(text(page)).toContain('Nobody goes by that.');
+  });
+  it('have one row each, with its link and its figures', () => {
+    const table = renderToStaticMarkup(
+      <Table
+        head={['Ticket', 'Tension']}
+        empty=""
+        rows={[
+          {
+            key: '7',
+            cells: [
+              <RowLink key="link" href="/tickets/7">
+                7
+              </RowLink>,
+              <TicketFigure
+                key="tension"
+                tension={{ mainN: newtons(55, 'lb'), crossN: newtons(53, 'lb'), unit: 'lb' }}
+              />,
+            ],
+          },
+        ]}
+      />,
+    );
+    expect(table).toContain('href="/tickets/7"');
+    expect(text(table)).toContain('55/53 lb');
+  });
+});
