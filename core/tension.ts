@@ -34,7 +34,7 @@ const UNKNOWN_FRAME: Record<Sport, { readonly n: number; readonly text: string }
 
 /** Common practice takes 5 to 10 % off; the middle of that. */
 const MONOFILAMENT_SHARE = 0.075;
-export const MONOFILAMENT_MOST_N = newtons(27, 'kg');
+const MONOFILAMENT_MOST_N = newtons(27, 'kg');
 const BADMINTON_CROSSES_N = newtons(2, 'lb');
 
 /** Where to start for a frame and two string families, in the unit the ticket will be written in. */

@@ -4,7 +4,7 @@ import type { Bed } from '@/core/bed';
 import type { Hole } from '@/core/holes';
 import { passageMm } from '@/core/lengths';
 import { halfPerimeter, offsetRun, type Side } from '@/core/outline';
-import { mainIsOver, mainsAcross, meets, type Segment } from '@/core/path';
+import { crossName, mainIsOver, mainName, mainsAcross, meets, type Segment } from '@/core/path';
 
 interface Point {
   readonly x: number;
@@ -20,9 +20,9 @@ const straight = line<Point>(
   (p) => -p.y,
 );
 
-export const sign = (side: Side): 1 | -1 => (side === 'left' ? -1 : 1);
+const sign = (side: Side): 1 | -1 => (side === 'left' ? -1 : 1);
 
-export const holePoint = (hole: Hole, side: Side): Point => ({ x: sign(side) * hole.x, y: hole.y });
+const holePoint = (hole: Hole, side: Side): Point => ({ x: sign(side) * hole.x, y: hole.y });
 
 /** The closed curve at a distance outside the inner rim. */
 export function rimLine(bed: Bed, offset: number): string {
@@ -47,13 +47,13 @@ export interface StringLine {
 /** Every string as a straight line between its holes: mains from left to right, crosses from the head down. */
 export function stringLines(bed: Bed): readonly StringLine[] {
   const mains = mainsAcross(bed.mainsPerSide).map(({ main, side }): StringLine => ({
-    name: `M${main}${side === 'left' ? 'L' : 'R'}`,
+    name: mainName(main, side),
     kind: 'main',
     from: holePoint(bed.mainHoles.head[main - 1] as Hole, side),
     to: holePoint(bed.mainHoles.throat[main - 1] as Hole, side),
   }));
   const crosses = bed.crossHoles.map((hole, i): StringLine => ({
-    name: `C${i + 1}`,
+    name: crossName(i + 1),
     kind: 'cross',
     from: holePoint(hole, 'left'),
     to: holePoint(hole, 'right'),

@@ -42,7 +42,9 @@ export async function saveSetup(
       };
   }
   // What it was cut from may not fit another string, so the cut is looked at again.
-  const same = ticket.mainStringId === mainStringId && ticket.crossStringId === crossStringId;
+  const same = (['mainStringId', 'mainGaugeMm', 'crossStringId', 'crossGaugeMm'] as const).every(
+    (name) => ticket[name] === read.data[name],
+  );
   const changes = same ? read.data : { ...read.data, crossStart: null, cutFrom: null };
   return answerTo(
     await tickets.change(number, version, changes),
