@@ -91,6 +91,7 @@ describe('the tape', () => {
   it('is ruled in metres or in feet', () => {
     expect(text(tape(6100))).toContain('0 m 1 m 2 m');
     expect(text(tape(6100, 'imperial'))).toContain('0 ft 2 ft 4 ft');
+    expect(text(tape(6100, 'imperial'))).toMatch(/cut 19 ft \d+ in/);
   });
   it('has no stock off a reel', () => {
     const reel = renderToStaticMarkup(
@@ -100,7 +101,9 @@ describe('the tape', () => {
   });
 
   it('stands in figures too, and they add up', () => {
-    const table = renderToStaticMarkup(<PartTable mains={plan.mains} crosses={plan.crosses} />);
+    const table = renderToStaticMarkup(
+      <PartTable mains={plan.mains} crosses={plan.crosses} lengthSystem="metric" />,
+    );
     const rows = [...table.matchAll(/<tr[^>]*>(.*?)<\/tr>/g)].map((row) => text(row[1] ?? ''));
     const parts = rows
       .slice(1, 9)
@@ -110,6 +113,13 @@ describe('the tape', () => {
     expect(rows[8]).toContain('less what it stretches');
     expect(rows[9]).toContain(`to cut ${(plan.mains.cutMm / 1000).toFixed(2)} m`);
     expect(rows[11]).toContain('in lengths of this head');
+    const inches = text(
+      renderToStaticMarkup(
+        <PartTable mains={plan.mains} crosses={plan.crosses} lengthSystem="imperial" />,
+      ),
+    );
+    // 384 mm of passages are 15.1 in (1 in = 25.4 mm, NIST SP 811).
+    expect(inches).toContain('through the frame 15.1');
   });
 });
 

@@ -1,24 +1,24 @@
 import type { PieceLength } from '@/core/lengths';
-import { formatFeet, formatMetres } from '@/core/units';
+import { formatFeet, formatMetres, MM_PER_INCH, type LengthSystem } from '@/core/units';
 import { partNumber } from './tape';
 
-const centimetres = (mm: number): string =>
-  `${mm < -0.05 ? '−' : ''}${(Math.abs(mm) / 10).toFixed(1)}`;
-
-/** The parts of both pieces in figures, in the order of the tape. */
-export function PartTable({
-  mains,
-  crosses,
-}: {
+interface PartTableProps {
   readonly mains: PieceLength;
   readonly crosses: PieceLength;
-}) {
+  readonly lengthSystem: LengthSystem;
+}
+
+/** The parts of both pieces in figures, in the order of the tape. */
+export function PartTable({ mains, crosses, lengthSystem }: PartTableProps) {
+  const [unit, unitMm] = lengthSystem === 'metric' ? ['cm', 10] : ['in', MM_PER_INCH];
+  const figure = (mm: number): string =>
+    `${mm < -0.05 ? '−' : ''}${(Math.abs(mm) / unitMm).toFixed(1)}`;
   return (
     <table className="w-full text-right">
       <thead>
         <tr className="label">
           <th scope="col" className="text-left font-normal">
-            part, cm
+            part, {unit}
           </th>
           <th scope="col" className="text-mains font-normal">
             mains
@@ -35,8 +35,8 @@ export function PartTable({
               <span className="figure text-soft mr-2 inline-block w-3">{partNumber(name)}</span>
               {name === 'stretch' ? 'less what it stretches' : name}
             </th>
-            <td className="figure">{centimetres(mm)}</td>
-            <td className="figure">{centimetres(crosses.parts[i]?.mm ?? 0)}</td>
+            <td className="figure">{figure(mm)}</td>
+            <td className="figure">{figure(crosses.parts[i]?.mm ?? 0)}</td>
           </tr>
         ))}
         {(

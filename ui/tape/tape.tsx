@@ -1,6 +1,6 @@
 import { range, scaleLinear } from 'd3';
 import type { PartName, PieceLength } from '@/core/lengths';
-import { formatMetres, MM_PER_FOOT, type LengthSystem } from '@/core/units';
+import { formatStringLength, MM_PER_FOOT, type LengthSystem } from '@/core/units';
 import { spareText } from '@/core/wording';
 
 export interface TapePiece {
@@ -67,7 +67,7 @@ export function Tape({ pieces, lengthSystem }: TapeProps) {
       aria-label={pieces
         .map(
           ({ piece, stock }) =>
-            `${piece.name}: cut ${formatMetres(piece.cutMm)}${stock ? `, from ${stock.text}: ${spareText(stock.mm - piece.cutMm, lengthSystem)}` : ''}`,
+            `${piece.name}: cut ${formatStringLength(piece.cutMm, lengthSystem)}${stock ? `, from ${stock.text}: ${spareText(stock.mm - piece.cutMm, lengthSystem)}` : ''}`,
         )
         .join('. ')}
     >
@@ -170,7 +170,7 @@ export function Tape({ pieces, lengthSystem }: TapeProps) {
               textAnchor="end"
               className="figure fill-ink"
             >
-              cut {formatMetres(piece.cutMm)}
+              cut {formatStringLength(piece.cutMm, lengthSystem)}
             </text>
             {stock && (
               <text

@@ -10,7 +10,7 @@ import { crossFinish } from '@/core/pattern';
 import { checkSource, cutSource, planCut, type PlannedString } from '@/core/plan';
 import type { CutSourceKind } from '@/core/record';
 import type { Sport } from '@/core/sport';
-import { formatStringLength, roundTo, type LengthSystem } from '@/core/units';
+import { formatHeadDimension, formatStringLength, roundTo, type LengthSystem } from '@/core/units';
 import { crossWay, cutAdvice, knotCount, knotWords, mainsWay, skipWords } from '@/core/wording';
 import { BedDrawing } from '@/ui/bed/bed-drawing';
 import { BedKey } from '@/ui/bed/bed-key';
@@ -106,6 +106,7 @@ export function CutForm({
             { piece: plan.crosses, stock: half(crosses.setMm) },
           ];
   const { crosses: crossCount } = spec.pattern;
+  const size = (mm: number) => formatHeadDimension(mm, lengthSystem);
 
   return (
     <KeptForm form={form} className="grid gap-8 lg:grid-cols-[minmax(24rem,0.8fr)_1fr]">
@@ -179,14 +180,14 @@ export function CutForm({
           </Fact>
           <Fact
             name="Assumed"
-            note={`knots ${assumptions.knotMm + assumptions.tailMm} mm each, margin ${assumptions.marginMm} mm; change it under Workshop`}
+            note={`knots ${size(assumptions.knotMm + assumptions.tailMm)} each, margin ${size(assumptions.marginMm)}; change it under Workshop`}
           >
-            {assumptions.gripperMm} mm from frame to gripper
+            {size(assumptions.gripperMm)} from frame to gripper
           </Fact>
           <Fact name="Stretch of the mains">{stretchWords(mains, spec.sport)}</Fact>
           <Fact name="Stretch of the crosses">{stretchWords(crosses, spec.sport)}</Fact>
         </Facts>
-        <PartTable mains={plan.mains} crosses={plan.crosses} />
+        <PartTable mains={plan.mains} crosses={plan.crosses} lengthSystem={lengthSystem} />
       </div>
     </KeptForm>
   );
