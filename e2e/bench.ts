@@ -61,3 +61,7 @@ export const fact = (page: Page, name: string) =>
   page
     .locator('dl > div')
     .filter({ has: page.locator('dt', { hasText: new RegExp(`^${name}$`) }) });
+
+/** The sentence that answers nonsense, wherever it stands. */
+export const sentence = (page: Page, text: string | RegExp) =>
+  page.getByRole('alert').filter({ hasText: text });

@@ -1,7 +1,15 @@
-import { expect, test, type Page } from '@playwright/test';
-import { awake, choose, cutAndHandOver, fact, own, setUp, takeIn, ticketNumber } from './bench';
-
-const alert = (page: Page, text: string) => page.getByRole('alert').filter({ hasText: text });
+import { expect, test } from '@playwright/test';
+import {
+  awake,
+  choose,
+  cutAndHandOver,
+  fact,
+  own,
+  sentence,
+  setUp,
+  takeIn,
+  ticketNumber,
+} from './bench';
 
 test('a hybrid of the client’s gut and the shop’s monofilament: half of each, charged for one', async ({
   page,
@@ -90,7 +98,7 @@ test('a frame by measured widths is drawn, stored and shown again', async ({ pag
   await page.getByRole('radio', { name: 'by widths' }).click();
   await page.getByLabel(/^Inside widths/).fill('40:160');
   await page.getByRole('button', { name: 'Keep this frame' }).click();
-  await expect(alert(page, 'at least three widths')).toBeVisible();
+  await expect(sentence(page, 'at least three widths')).toBeVisible();
   await page.getByLabel(/^Inside widths/).fill(widths);
   // π · 168 · 124 mm² is 654 cm², and the readings are to the millimetre.
   await expect(fact(page, 'Strung area')).toContainText(/65[2-6] cm² · 101 in²/);
@@ -109,7 +117,7 @@ test('the sport brings a usual frame of its own to start from', async ({ page })
   await expect(page.getByRole('img', { name: /Bed of 22 mains and 21 crosses/ })).toBeVisible();
   await page.getByLabel('Inside length, tip to throat (mm)').fill('290');
   await page.keyboard.press('Tab');
-  await expect(alert(page, '280 mm long')).toBeVisible();
+  await expect(sentence(page, '280 mm long')).toBeVisible();
 });
 
 test('a string removed in another tab while it is being set up', async ({ page, context }) => {
@@ -131,7 +139,7 @@ test('a string removed in another tab while it is being set up', async ({ page, 
   await other.getByRole('button', { name: 'Remove this string' }).click();
   await other.waitForURL('/strings');
   await page.getByRole('button', { name: 'Save and go to the cut' }).click();
-  await expect(alert(page, 'removed from the library in another tab')).toBeVisible();
+  await expect(sentence(page, 'removed from the library in another tab')).toBeVisible();
   await expect(page.getByLabel('Tension, mains/crosses')).toHaveValue('24');
 });
 

@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test } from '@playwright/test';
-import { awake, own } from './bench';
+import { awake, own, sentence } from './bench';
 
 const PAGES = [
   '/',
@@ -84,7 +84,7 @@ test('strings, clients, rackets and the workshop can be edited', async ({ page }
   const string = own('Test String');
   await page.goto('/strings/new');
   await page.getByRole('button', { name: 'Keep this string' }).click();
-  await expect(page.getByRole('alert').filter({ hasText: 'Give the string a name' })).toBeVisible();
+  await expect(sentence(page, 'Give the string a name')).toBeVisible();
   await page.getByLabel('String', { exact: true }).fill(string);
   await page.getByLabel('Thicknesses').fill('16L 1.30');
   await page.getByLabel('Length of a set').fill('40ft');
@@ -99,7 +99,7 @@ test('strings, clients, rackets and the workshop can be edited', async ({ page }
   await page.goto('/workshop');
   await page.getByLabel('From the frame to the gripper (cm)').fill('3');
   await page.getByRole('button', { name: 'Save the workshop' }).click();
-  await expect(page.getByRole('alert').filter({ hasText: '10 to 90 cm' })).toBeVisible();
+  await expect(sentence(page, '10 to 90 cm')).toBeVisible();
 
   await page.goto('/rackets?find=Brackwether');
   await page.getByRole('link', { name: 'Ostrevan Heron 100' }).first().click();

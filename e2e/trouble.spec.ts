@@ -1,10 +1,6 @@
 import { spawn } from 'node:child_process';
-import { expect, test, type Page } from '@playwright/test';
-import { choose, cutAndHandOver, own, setUp, takeIn, ticketNumber } from './bench';
-
-/** The sentence at a field, whatever it is nested in. */
-const sentence = (page: Page, text: string | RegExp) =>
-  page.getByRole('alert').filter({ hasText: text });
+import { expect, test } from '@playwright/test';
+import { choose, cutAndHandOver, own, sentence, setUp, takeIn, ticketNumber } from './bench';
 
 test.describe('nonsense at the Frame station is answered at its field and kept', () => {
   const cases: readonly (readonly [string, string, string])[] = [
