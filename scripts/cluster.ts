@@ -13,7 +13,7 @@ import {
   rmSync,
   writeFileSync,
 } from 'node:fs';
-import { join } from 'node:path';
+import { dirname, join } from 'node:path';
 import { Client } from 'pg';
 import { z } from 'zod';
 import { ensurePackage, fail, freePort, HOUSE, isRoot, pause, remember, remembered } from './house';
@@ -69,8 +69,10 @@ function createCluster(bin: string): Cluster {
   };
   console.log('Creating the database cluster …');
   rmSync(cluster.dataFolder, { recursive: true, force: true });
-  mkdirSync(cluster.dataFolder, { recursive: true, mode: 0o700 });
-  const passwordFile = join(cluster.dataFolder, '..', 'first-password');
+  // The folders above stay open to the server's user, the data are its own.
+  mkdirSync(dirname(cluster.dataFolder), { recursive: true });
+  mkdirSync(cluster.dataFolder, { mode: 0o700 });
+  const passwordFile = join(dirname(cluster.dataFolder), 'first-password');
   writeFileSync(passwordFile, cluster.password, { mode: 0o600 });
   const user = serverUser();
   if (user)
