@@ -42,8 +42,9 @@ const config = [
     'drizzle-orm',
     'pg',
   ),
-  mayNotReach('db', 'app', 'ui', 'formats'),
-  mayNotReach('formats', 'app', 'ui', 'db'),
+  mayNotReach('workers', 'app', 'ui', 'db', 'formats'),
+  mayNotReach('db', 'app', 'ui', 'formats', 'workers'),
+  mayNotReach('formats', 'app', 'ui', 'db', 'workers'),
   mayNotReach('ui', 'app', 'db'),
   {
     files: ['core/**/*.ts'],

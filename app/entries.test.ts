@@ -1,7 +1,7 @@
 /** What people type into the forms, as the server reads it once more. */
 import { describe, expect, it } from 'vitest';
 import type { z } from 'zod';
-import { frameSpec } from '@/core/testing/frame-spec';
+import { frameSpec, ruledRows } from '@/core/testing/frame-spec';
 import { formatTicket } from '@/core/units';
 import { clientEntryOf, clientEntrySchema, emptyClientEntry } from './(house)/clients/client-entry';
 import {
@@ -74,7 +74,29 @@ describe('a frame', () => {
         crosses: 18,
         bridgeHoles: 6,
       }),
-      frameSpec({ mainsMm: [6, 18, 30, 42, 54, 67, 81, 95] }),
+      frameSpec({
+        bridgeHoles: null,
+        positionsMm: ruledRows(
+          { lengthMm: 336, widthMm: 248 },
+          [6, 18, 30, 42.5, 55, 68, 81.5, 95],
+          Array.from({ length: 19 }, (_, i) => 34 + i * 15),
+        ),
+      }),
+      frameSpec({
+        head: [7, 9],
+        throat: [7, 9],
+        headOutermost: 10,
+        tieOff: ['8HL', '6T'],
+        double: ['2H'],
+        ports: ['1T'],
+        stringing: {
+          mainsStart: 'head',
+          methods: ['two-piece', 'one-piece'],
+          crossesFrom: 'throat',
+          reversedOuterMains: true,
+          stepDown: { strings: 3, by: 5, unit: 'lb' },
+        },
+      }),
     ])
       expect(schema.parse(frameEntryOf('Frame', spec))).toEqual({ name: 'Frame', spec });
   });
@@ -228,6 +250,8 @@ describe('client, workshop and hand-over', () => {
       knotMm: '6',
       tailMm: '6',
       marginMm: '0',
+      armSpanMm: '178',
+      methodPreference: 'least string',
     };
     const facts = workshopSchema.parse(entry);
     expect(facts).toMatchObject({ currency: 'USD', labourMinor: 2500 });
@@ -242,14 +266,17 @@ describe('client, workshop and hand-over', () => {
     });
     expect(problems(workshopSchema, { ...entry, knotMm: '90' }).knotMm).toContain('2 to 20 cm');
 
-    expect(handOverSchema.parse({ labour: '16', string: '0', remarks: '' })).toEqual({
+    expect(
+      handOverSchema.parse({ labour: '16', string: '0', leftOver: ['85', ''], remarks: '' }),
+    ).toEqual({
       labour: 1600,
       string: 0,
+      leftOver: [850, null],
       remarks: '',
     });
-    expect(problems(handOverSchema, { labour: '-1', string: '', remarks: '' })).toHaveProperty(
-      'string',
-    );
+    expect(
+      problems(handOverSchema, { labour: '-1', string: '', leftOver: [], remarks: '' }),
+    ).toHaveProperty('string');
   });
 });
 

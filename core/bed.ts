@@ -1,24 +1,12 @@
 /** The study of a frame: its outline and holes, what is wrong with what was entered, and what to look at again. */
-import {
-  headOutline,
-  limitsProblem,
-  sizeProblems,
-  type FrameProblem,
-  type FrameSpec,
-} from './frame';
-import {
-  countProblems,
-  evenSkips,
-  letter,
-  numbersAt,
-  placeHoles,
-  roomProblem,
-  usualCrossLength,
-  type Hole,
-  type Skips,
-} from './holes';
-import { perimeter, strungArea, type End, type Outline } from './outline';
+import { checkFrame, type Counted } from './contradictions';
+import { limitsProblem, type FrameProblem, type FrameSpec } from './frame';
+import type { Hole, Skips } from './holes';
+import { lookTest, lookWords, type Look } from './look';
+import { ENDS, perimeter, strungArea, type End, type Outline } from './outline';
 import { mainsFinish, mainsStart } from './pattern';
+import { placeHoles } from './placement';
+import type { SkipProposal } from './skip-solver';
 
 export interface Bed {
   readonly spec: FrameSpec;
@@ -33,8 +21,12 @@ export interface Bed {
   /** Hole of each cross, from the top one down. */
   readonly crossHoles: readonly Hole[];
   readonly skips: Skips;
-  /** Skips by even spacing, or by the ruled distances where there are any. */
-  readonly evenSkips: Skips;
+  /** Skips that fit the ruled holes, or the usual spacing where nothing was ruled. */
+  readonly proposedSkips: Skips;
+  readonly proposal: SkipProposal;
+  /** Where the holes lie was ruled on the frame, not assumed. */
+  readonly ruled: boolean;
+  readonly look: Look;
   readonly mainsStart: End;
   readonly mainsFinish: End;
 }
@@ -49,66 +41,28 @@ export interface Study {
   readonly bed: Bed | undefined;
 }
 
-/** A cross shorter than this share of the head's width lies where only mains are. */
-const SHORTEST_CROSS = 0.3;
-
 const list = (numbers: readonly number[]) => (numbers.length > 0 ? numbers.join(' ') : 'none');
 
 /** Studies a frame as far as what was entered allows. Never throws on a spec of the right shape. */
 export function studyFrame(spec: FrameSpec): Study {
-  const refuse = (problems: readonly FrameProblem[]): Study => ({
-    problems,
-    cautions: [],
-    assumed: [],
-    bed: undefined,
-  });
-
-  const sizes = sizeProblems(spec);
-  if (sizes.length > 0) return refuse(sizes);
-  const made = headOutline(spec);
-  if (!made.ok) return refuse([{ field: 'outline', problem: made.problem }]);
-  const outline = made.value;
-  const cautions: string[] = [];
-  const beyond = limitsProblem(spec, outline);
-  if (beyond && !spec.ownerInsists) return refuse([{ field: 'lengthMm', problem: beyond }]);
-  if (beyond)
-    cautions.push(`${beyond} The racket is not legal for play; strung because its owner insists.`);
-
-  const ruled = ruledProblems(spec);
-  if (ruled.length > 0) return refuse(ruled);
-
-  const even = evenSkips(spec, outline);
-  const skips: Skips = {
-    head: spec.holes.head.skip ?? even.head,
-    throat: spec.holes.throat.skip ?? even.throat,
-  };
-  const counts = countProblems(spec, skips);
-  if (counts.length > 0) return refuse(counts);
-
-  const short = shortCrossProblems(spec, skips);
-  if (short.length > 0) return refuse(short);
-  const noRoom = roomProblem(spec, outline);
-  if (noRoom) return refuse([noRoom]);
-
-  const { holes, uneven } = placeHoles(spec, outline, skips);
-  const stray = strayTieOffs(spec, holes);
-  if (stray.length > 0) return refuse(stray);
-
-  if (uneven)
-    cautions.push(
-      `These holes do not go with evenly widening gaps: even spacing would skip ${list(even.head)} at the head and ${list(even.throat)} at the throat. Look at the frame once more.`,
-    );
-
+  const checked = checkFrame(spec);
+  if (!checked.ok) return { problems: checked.problems, cautions: [], assumed: [], bed: undefined };
+  const { counted } = checked;
+  const { outline, skips, proposed, proposal, ruled } = counted;
+  const { holes, uneven } = placeHoles(spec, outline, skips, ruled);
   const mainsPerSide = spec.pattern.mains / 2;
-  const start = mainsStart(spec.bridgeHoles);
+  const start = spec.stringing.mainsStart ?? mainsStart(spec.bridgeHoles ?? ASSUMED_BRIDGE);
   const byMain = (end: End) =>
     holes
       .filter((hole) => hole.end === end && hole.main !== undefined)
       .toSorted((a, b) => (a.main ?? 0) - (b.main ?? 0));
+  const mainHoles = { head: byMain('head'), throat: byMain('throat') };
+  const crossHoles = holes.filter((hole) => hole.cross !== undefined);
+  const look = lookTest(outline, mainHoles, crossHoles);
   return {
     problems: [],
-    cautions,
-    assumed: assumptions(spec, even),
+    cautions: cautionsOf(spec, counted, uneven, look),
+    assumed: assumptions(spec, counted),
     bed: {
       spec,
       outline,
@@ -116,83 +70,80 @@ export function studyFrame(spec: FrameSpec): Study {
       perimeterMm: perimeter(outline),
       mainsPerSide,
       holes,
-      mainHoles: { head: byMain('head'), throat: byMain('throat') },
-      crossHoles: holes.filter((hole) => hole.cross !== undefined),
+      mainHoles,
+      crossHoles,
       skips,
-      evenSkips: even,
+      proposedSkips: proposed,
+      proposal,
+      ruled: ruled !== undefined,
+      look,
       mainsStart: start,
       mainsFinish: mainsFinish(start, mainsPerSide),
     },
   };
 }
 
-function ruledProblems(spec: FrameSpec): readonly FrameProblem[] {
-  const { mains, crosses } = spec.holes.positionsMm ?? { mains: null, crosses: null };
-  const problems: FrameProblem[] = [];
-  const perSide = spec.pattern.mains / 2;
-  if (mains && mains.length !== perSide)
-    problems.push({
-      field: 'mainsMm',
-      problem: `${mains.length} distances for ${perSide} mains a side: rule one for each main, from the centre line outwards.`,
-    });
-  else if (mains && (mains.at(-1) as number) > spec.head.widthMm / 2 - 5)
-    problems.push({
-      field: 'mainsMm',
-      problem: `A main ${mains.at(-1)} mm from the centre line is outside a head ${spec.head.widthMm} mm wide.`,
-    });
-  if (crosses && crosses.length !== spec.pattern.crosses)
-    problems.push({
-      field: 'crossesMm',
-      problem: `${crosses.length} distances for ${spec.pattern.crosses} crosses: rule one for each cross, from the head down.`,
-    });
-  else if (crosses && (crosses.at(-1) as number) > spec.head.lengthMm - 5)
-    problems.push({
-      field: 'crossesMm',
-      problem: `A cross ${crosses.at(-1)} mm below the tip is outside a head ${spec.head.lengthMm} mm long.`,
-    });
-  return problems;
-}
+/** What a bridge has when nobody has counted it: four a side is the commonest. Common practice. */
+const ASSUMED_BRIDGE = 8;
 
-function strayTieOffs(spec: FrameSpec, holes: readonly Hole[]): readonly FrameProblem[] {
-  const stray = spec.holes.tieOff.find((label) => !holes.some((hole) => hole.label === label));
-  if (stray === undefined) return [];
-  const end = stray.endsWith('H') ? 'head' : 'throat';
-  const most = Math.max(...holes.filter((hole) => hole.end === end).map((hole) => hole.number));
-  return [
-    {
-      field: 'tieOff',
-      problem: `There is no hole ${stray}: this bed counts to ${most}${letter(end)} at the ${end}.`,
-    },
-  ];
-}
-
-/** Numbers that were counted, but cannot be a cross's hole. */
-function shortCrossProblems(spec: FrameSpec, skips: Skips): readonly FrameProblem[] {
-  return (['head', 'throat'] as const).flatMap((end): readonly FrameProblem[] => {
-    const shared = numbersAt(spec.holes.shared, end);
-    const counted = [...(spec.holes[end].skip ?? []), ...shared];
-    const hole = counted.find(
-      (number) => usualCrossLength(spec, skips, end, number) < SHORTEST_CROSS * spec.head.widthMm,
+function cautionsOf(
+  spec: FrameSpec,
+  { outline, ruled, proposed, skips }: Counted,
+  uneven: boolean,
+  look: Look,
+): readonly string[] {
+  const cautions: string[] = [];
+  const beyond = limitsProblem(spec, outline);
+  if (beyond)
+    cautions.push(`${beyond} The racket is not legal for play; strung because its owner insists.`);
+  if (uneven)
+    cautions.push(
+      `These holes do not go with evenly widening gaps: even spacing would skip ${list(proposed.head)} at the head and ${list(proposed.throat)} at the throat. Look at the frame once more.`,
     );
-    if (hole === undefined) return [];
-    const length = Math.round(usualCrossLength(spec, skips, end, hole));
-    return [
-      {
-        field: shared.includes(hole) ? 'shared' : end === 'head' ? 'headSkip' : 'throatSkip',
-        problem: `A cross in hole ${hole}${letter(end)} would be only about ${length} mm long: that hole carries a main. Count again from the centre line outwards.`,
-      },
-    ];
-  });
+  if (
+    ruled &&
+    (String(skips.head) !== String(proposed.head) ||
+      String(skips.throat) !== String(proposed.throat))
+  )
+    cautions.push(
+      `The ruled holes fit skips ${list(proposed.head)} at the head and ${list(proposed.throat)} at the throat better than those that were counted.`,
+    );
+  cautions.push(...lookWords(look));
+  if (spec.holes.ports.length > 0)
+    cautions.push(
+      `Open ports or a bar at ${spec.holes.ports.join(' ')}: the string hooks round with no grommet to hold it. Put a spacer into a port whose cross is pulled in the upper half, and see that the string lies in its seat.`,
+    );
+  if (spec.holes.double.length > 0)
+    cautions.push(
+      `Two barrels in one grommet at ${spec.holes.double.join(' ')}: use the upper ones on the left side and the lower ones on the right, all along.`,
+    );
+  const { stepDown } = spec.stringing;
+  if (stepDown)
+    cautions.push(
+      `The maker steps the last ${stepDown.strings} mains of each side and the outermost crosses down by ${stepDown.by} ${stepDown.unit} each.`,
+    );
+  return cautions;
 }
 
-function assumptions(spec: FrameSpec, even: Skips): readonly string[] {
+function assumptions(
+  { holes, bridgeHoles, stringing }: FrameSpec,
+  { proposed, ruled, proposal }: Counted,
+): readonly string[] {
   const assumed: string[] = [];
-  const open = (['head', 'throat'] as const).filter((end) => spec.holes[end].skip === null);
-  if (open.length > 0)
+  const open = ENDS.filter((end) => holes[end].skip === null);
+  if (open.length > 0) {
+    const from = ruled
+      ? `proposed from the ruled holes${proposal.certainty === 'near tie' ? ', and it is a near tie' : ''}`
+      : 'proposed from spacing, not read from the frame';
     assumed.push(
-      `Skips ${open.map((end) => `at the ${end} ${list(even[end])}`).join(', ')}: proposed from spacing, not read from the frame. Check them against the old strings before cutting.`,
+      `Skips ${open.map((end) => `at the ${end} ${list(proposed[end])}`).join(', ')}: ${from}. Check them against the old strings before cutting.`,
     );
-  if (spec.holes.tieOff.length === 0)
+  }
+  if (bridgeHoles === null && stringing.mainsStart === null)
+    assumed.push(
+      'Holes in the bridge not counted: four a side stand in, so the mains start at the head. Count them.',
+    );
+  if (holes.tieOff.length === 0)
     assumed.push(
       'No tie-off holes entered: the nearest main hole stands in. Tie off only in a hole bored for it.',
     );

@@ -1,7 +1,9 @@
 /** What is known of a frame: enough to draw its bed, number its holes and plan its strings. */
 import { z } from 'zod';
 import { beyondFederationLimits } from './federation';
+import { methodSchema } from './method';
 import {
+  endSchema,
   familyOutline,
   measuredOutline,
   outlineFamilySchema,
@@ -10,11 +12,38 @@ import {
 } from './outline';
 import { failure, success, type Result } from './result';
 import { sportSchema } from './sport';
-import { newtons } from './units';
+import { newtons, tensionUnitSchema } from './units';
 
 const mm = z.number().positive().max(1000);
 const holeNumber = z.number().int().min(1).max(99);
+/** `7H`: hole 7 at the head, on both sides. */
 const holeLabel = z.string().regex(/^[1-9]\d?[HT]$/);
+/** `8T` on both sides, `8TL` or `8TR` on one only. */
+const sidedLabel = z.string().regex(/^[1-9]\d?[HT][LR]?$/);
+const row = z.array(mm).max(60);
+
+/**
+ * Where all holes of a half lie, in one of three ways: along the inside of the rim from the middle
+ * of the head; as points, from the centre line and below the inside of the tip; or as rows read
+ * off a ruler, at head and throat from the centre line outwards, along the side below the tip.
+ */
+export const holePositionsSchema = z.union([
+  z.array(mm).min(8).max(99),
+  z
+    .array(z.tuple([mm, mm]))
+    .min(8)
+    .max(99),
+  z.object({ head: row, side: row, throat: row }),
+]);
+
+export type HolePositions = z.infer<typeof holePositionsSchema>;
+
+const endHolesSchema = z.object({
+  /** Hole numbers among the mains that stay empty for crosses; null when nobody has read them yet. */
+  skip: z.array(holeNumber).max(20).nullable(),
+  /** The hole of the outermost main, counted on its own as a check on the skips; null when it was not. */
+  outermost: holeNumber.nullable(),
+});
 
 export const frameSpecSchema = z.object({
   sport: sportSchema,
@@ -24,25 +53,49 @@ export const frameSpecSchema = z.object({
     widthMm: mm,
     outline: z.union([
       outlineFamilySchema,
-      z.array(z.object({ fromHeadMm: mm, widthMm: mm })).min(3),
+      z
+        .array(z.object({ fromHeadMm: mm, widthMm: mm }))
+        .min(3)
+        .max(60),
     ]),
   }),
   pattern: z.object({ mains: z.number().int(), crosses: z.number().int() }),
-  /** Holes in the throat bridge, both sides together. */
-  bridgeHoles: z.number().int(),
+  /** Holes in the throat bridge, both sides together; null when nobody has counted them. */
+  bridgeHoles: z.number().int().nullable(),
   /** The range printed in the throat. */
   tension: z
-    .object({ min: z.number().positive(), max: z.number().positive(), unit: z.enum(['kg', 'lb']) })
+    .object({ min: z.number().positive(), max: z.number().positive(), unit: tensionUnitSchema })
     .nullable(),
   holes: z.object({
-    /** Hole numbers among the mains that stay empty for crosses; null when nobody has read them yet. */
-    head: z.object({ skip: z.array(holeNumber).nullable() }),
-    throat: z.object({ skip: z.array(holeNumber).nullable() }),
-    shared: z.array(holeLabel),
-    tieOff: z.array(holeLabel),
-    /** Ruled distances: mains from the centre line, crosses from the inside of the head's tip. */
-    positionsMm: z
-      .object({ mains: z.array(mm).nullable(), crosses: z.array(mm).nullable() })
+    head: endHolesSchema,
+    throat: endHolesSchema,
+    /** Those that take a main and a cross. */
+    shared: z.array(holeLabel).max(30),
+    /** Those bored for a knot. */
+    tieOff: z.array(sidedLabel).max(30),
+    /** Two barrels in one grommet. */
+    double: z.array(holeLabel).max(60),
+    /** Open ports, or a bar that the string hooks round, in place of a grommet. */
+    ports: z.array(holeLabel).max(60),
+    positionsMm: holePositionsSchema.nullable(),
+  }),
+  /** What the maker says of stringing it. */
+  stringing: z.object({
+    /** Null goes by the holes of the bridge. */
+    mainsStart: endSchema.nullable(),
+    /** The methods that the maker names; none when nothing is said. */
+    methods: z.array(methodSchema),
+    /** The end that the crosses start from; null is the head. */
+    crossesFrom: endSchema.nullable(),
+    /** The two outermost mains of a side are strung in the other order. */
+    reversedOuterMains: z.boolean(),
+    /** The outermost strings of a very large head are each pulled this much lower than the one inside. */
+    stepDown: z
+      .object({
+        strings: z.number().int().min(1).max(6),
+        by: z.number().positive(),
+        unit: tensionUnitSchema,
+      })
       .nullable(),
   }),
   /** The owner knows that the head is beyond the federation's limits and wants it strung. */
@@ -59,13 +112,19 @@ export type FrameField =
   | 'mains'
   | 'crosses'
   | 'bridgeHoles'
-  | 'tension'
   | 'headSkip'
   | 'throatSkip'
+  | 'headOutermost'
+  | 'throatOutermost'
   | 'shared'
   | 'tieOff'
-  | 'mainsMm'
-  | 'crossesMm';
+  | 'double'
+  | 'ports'
+  | 'headMm'
+  | 'sideMm'
+  | 'throatMm'
+  | 'mainsStart'
+  | 'reversedOuterMains';
 
 export interface FrameProblem {
   readonly field: FrameField;
@@ -123,7 +182,7 @@ export function sizeProblems({ head, pattern, bridgeHoles }: FrameSpec): readonl
     add('mains', 'A bed has 8 to 26 mains: 16 on most tennis frames.');
   if (crosses < 8 || crosses > 30)
     add('crosses', 'A bed has 8 to 30 crosses: 19 on most tennis frames.');
-  if (bridgeHoles % 2 === 1 || bridgeHoles < 2 || bridgeHoles > mains)
+  if (bridgeHoles !== null && (bridgeHoles % 2 === 1 || bridgeHoles < 2 || bridgeHoles > mains))
     add(
       'bridgeHoles',
       `Count the holes of the throat bridge on both sides together: an even number from 2 to ${mains}, 6 or 8 on most frames.`,

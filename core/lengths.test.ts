@@ -1,15 +1,9 @@
 import { describe, expect, it } from 'vitest';
-import { studyFrame, type Bed } from './bed';
+import type { Bed } from './bed';
 import { checkSharedSet, USUAL_ASSUMPTIONS, type PartName, type PieceLength } from './lengths';
-import { twoPiecePath } from './path';
-import { checkSource, cutSource, planCut, type PlannedString } from './plan';
-import { frameSpec, type SpecChanges } from './testing/frame-spec';
-
-const bedOf = (changes: SpecChanges = {}): Bed => {
-  const { bed } = studyFrame(frameSpec(changes));
-  if (!bed) throw new Error('no bed');
-  return bed;
-};
+import { pathThrough } from './path';
+import { planCut, type PlannedString } from './plan';
+import { bedOf, ruledRows } from './testing/frame-spec';
 
 const REFERENCE = { ...USUAL_ASSUMPTIONS, marginMm: 0 };
 const slack = (gaugeMm: number): PlannedString => ({
@@ -17,8 +11,12 @@ const slack = (gaugeMm: number): PlannedString => ({
   gaugeMm,
   stretch: 0,
 });
-const cut = (bed: Bed, string: PlannedString, assumptions = USUAL_ASSUMPTIONS) =>
-  planCut(bed, { mains: string, crosses: string }, 'left', assumptions);
+const TWO_PIECES = { method: 'two-piece', shortSide: 'left', crossStart: 'left' } as const;
+const cut = (bed: Bed, string: PlannedString, assumptions = USUAL_ASSUMPTIONS) => {
+  const [mains, crosses] = planCut(bed, { mains: string, crosses: string }, TWO_PIECES, assumptions)
+    .pieces as [PieceLength, PieceLength];
+  return { mains, crosses };
+};
 const part = (piece: PieceLength, name: PartName) =>
   piece.parts.find((each) => each.name === name)?.mm ?? NaN;
 
@@ -42,8 +40,10 @@ describe('what a job takes, stretch left out', () => {
 
   // Source: the worked example of docs/method.md, done by hand with the equation of an ellipse.
   it('agrees with the worked example', () => {
-    const mainsMm = [6, 17.5, 29, 41, 54, 67, 81, 95];
-    const bed = bedOf({ ...MIDSIZE, mainsMm, head: [7, 9], throat: [7, 9] });
+    const mains19 = [6, 17.5, 29, 41, 54, 67, 81, 95];
+    const crosses19 = Array.from({ length: 19 }, (_, i) => 34 + (i * 268) / 18);
+    const positionsMm = ruledRows(MIDSIZE, mains19, crosses19);
+    const bed = bedOf({ ...MIDSIZE, positionsMm, head: [7, 9], throat: [7, 9] });
     const { mains } = cut(bed, { family: 'monofilament', gaugeMm: 1.25, stretch: null });
     expect(part(mains, 'inside strings') / 10).toBeCloseTo(473.5, 0);
     expect(part(mains, 'outside runs') / 10).toBeCloseTo(25.9, 0);
@@ -152,8 +152,7 @@ describe('the parts', () => {
 
   // The rim's own arc is shorter than the groove outside it, and never by more than the frame's depth times π.
   it('run outside along the groove', () => {
-    const { segments } = twoPiecePath(bed, 'left').crosses;
-    const arcs = segments.reduce(
+    const arcs = (pathThrough(bed, TWO_PIECES).pieces[1]?.segments ?? []).reduce(
       (sum, s) => (s.kind === 'outside' ? sum + Math.abs(s.from.hole.arc - s.to.hole.arc) : sum),
       0,
     );
@@ -165,35 +164,13 @@ describe('the parts', () => {
 
 describe('what it is cut from', () => {
   it('is halved when half does for both', () => {
-    expect(checkSharedSet(12_192, 6000, 5600)).toEqual({
-      cutAtMm: 6096,
-      mainsSpareMm: 96,
-      crossesSpareMm: 496,
-      enough: true,
-      moveMm: 0,
-    });
+    expect(checkSharedSet(12_192, 6000, 5600)).toEqual({ cutAtMm: 6096, moveMm: 0 });
   });
   it('is cut beyond the middle when one piece is long', () => {
-    expect(checkSharedSet(12_192, 6500, 5600)).toMatchObject({
-      cutAtMm: 6500,
-      crossesSpareMm: 92,
-      enough: true,
-    });
-    expect(checkSharedSet(12_192, 5600, 6500)).toMatchObject({
-      cutAtMm: 5692,
-      mainsSpareMm: 92,
-      crossesSpareMm: 0,
-    });
+    expect(checkSharedSet(12_192, 6500, 5600)).toEqual({ cutAtMm: 6500, moveMm: 404 });
+    expect(checkSharedSet(12_192, 5600, 6500)).toEqual({ cutAtMm: 5692, moveMm: -404 });
   });
-  it('says by how much it is short', () => {
-    expect(checkSharedSet(12_192, 6600, 5700)).toMatchObject({
-      enough: false,
-      mainsSpareMm: -504,
-      crossesSpareMm: 396,
-    });
-    const halves = checkSource(cutSource('two half sets', 12_200, 6600), 6000, 3500);
-    expect(halves).toMatchObject({ enough: false, mainsSpareMm: 100, crossesSpareMm: -200 });
-    expect(checkSource(cutSource('reel', 1, 1), 9000, 9000).enough).toBe(true);
-    expect(checkSource(cutSource('one set', 12_192, 0), 6000, 5600).sharedSet?.moveMm).toBe(0);
+  it('is halved again when it is not enough anyway', () => {
+    expect(checkSharedSet(12_192, 6600, 5700)).toEqual({ cutAtMm: 6096, moveMm: 0 });
   });
 });

@@ -2,7 +2,7 @@
 import { z } from 'zod';
 import type { Bed } from './bed';
 import { offsetRun, polylineLength, type Outline } from './outline';
-import type { HolePlace, Piece, Segment } from './path';
+import { isInside, type HolePlace, type Piece, type Segment } from './segments';
 import type { Sport } from './sport';
 
 /** What a workshop assumes about its machine and habits; all mm. */
@@ -15,6 +15,8 @@ export const cutAssumptionsSchema = z.object({
   tailMm: z.number().min(20).max(300),
   /** Added to each piece for reading errors. */
   marginMm: z.number().min(0).max(500),
+  /** From fingertip to fingertip of this stringer, for measuring without a tape; null when unknown. */
+  armSpanMm: z.number().min(1000).max(2500).nullable(),
 });
 
 export type CutAssumptions = z.infer<typeof cutAssumptionsSchema>;
@@ -25,6 +27,7 @@ export const USUAL_ASSUMPTIONS: CutAssumptions = {
   knotMm: 60,
   tailMm: 60,
   marginMm: 50,
+  armSpanMm: null,
 };
 
 /** From the inside of the rim to the groove that the outside runs lie in, mm. From memory. */
@@ -40,12 +43,21 @@ export type PartName =
   | 'tie-offs and knots'
   | 'reach to the gripper'
   | 'margin'
-  | 'stretch';
+  | 'stretch'
+  | 'learnt';
 
 export interface Part {
   readonly name: PartName;
-  /** Negative for stretch, which is string saved. */
+  /** Negative for stretch, which is string saved, and for what past jobs did not need. */
   readonly mm: number;
+}
+
+/** What is strung between one end of a piece and the middle of its centre loop. */
+export interface SideLength {
+  /** From that end of the string to the mark at the centre loop. */
+  readonly mm: number;
+  readonly mains: number;
+  readonly crosses: number;
 }
 
 export interface PieceLength {
@@ -53,8 +65,14 @@ export interface PieceLength {
   readonly parts: readonly Part[];
   /** The sum of the parts. */
   readonly cutMm: number;
+  /** What of it is cut off again at the two ends when all goes as planned. */
+  readonly leftMm: number;
   /** The same length counted in lengths of this head, as one measures along the frame. */
   readonly headLengths: number;
+  /** From the first end to the centre loop and from there to the other end; none for crosses alone. */
+  readonly sides: readonly [SideLength, SideLength] | undefined;
+  readonly mains: number;
+  readonly crosses: number;
 }
 
 const point = ({ hole, side }: HolePlace) => ({ x: side === 'left' ? -hole.x : hole.x, y: hole.y });
@@ -97,69 +115,134 @@ export interface StringInPiece {
   readonly stretch: number;
 }
 
-/** Length to cut for a piece. `otherGaugeMm` is the thickness of the strings it is woven with. */
+/** Sums over some of the segments of a piece, mm. */
+interface Sums {
+  readonly inside: number;
+  readonly outside: number;
+  readonly through: number;
+  readonly crimp: number;
+  readonly ties: number;
+  readonly reach: number;
+}
+
+function sumsOver(
+  bed: Bed,
+  segments: readonly Segment[],
+  thicknessMm: number,
+  assumptions: CutAssumptions,
+): Sums {
+  const { outline } = bed;
+  const { sport } = bed.spec;
+  const sums = { inside: 0, outside: 0, through: 0, crimp: 0, ties: 0, reach: 0 };
+  for (const segment of segments) {
+    if (segment.kind === 'inside') {
+      const chord = chordMm(segment.from, segment.to);
+      sums.inside += chord;
+      sums.through += 2 * passageMm(sport);
+      sums.crimp += crimpMm(chord, segment.crossings.length, thicknessMm);
+    } else if (segment.kind === 'outside') {
+      sums.outside += outsideRunMm(outline, sport, segment.from, segment.to);
+    } else if (segment.kind === 'tie-off run') {
+      const run = outsideRunMm(outline, sport, segment.from, segment.to);
+      const tie = run + passageMm(sport) + assumptions.knotMm + assumptions.tailMm;
+      sums.ties += tie;
+      // The tail that reached the gripper is the one that is tied, so only the longer of the two counts.
+      sums.reach += Math.max(0, assumptions.gripperMm - tie);
+    }
+  }
+  return sums;
+}
+
+const pulledLength = ({ inside, outside, through, crimp }: Sums): number =>
+  inside + outside + through + crimp;
+
+/** The run that joins the two innermost mains. */
+const isCentreLoop = (segments: readonly Segment[], i: number): boolean => {
+  const [before, here, after] = [segments[i - 1], segments[i], segments[i + 1]];
+  return (
+    here?.kind === 'outside' &&
+    before?.kind === 'inside' &&
+    after?.kind === 'inside' &&
+    before.string.startsWith('M1') &&
+    after.string.startsWith('M1') &&
+    before.from.hole.main === 1 &&
+    after.from.hole.main === 1
+  );
+};
+
+/**
+ * Length to cut for a piece, mm. `otherGaugeMm` is the thickness of the strings it is woven with;
+ * `learntMm` is what past jobs took more (or, below zero, less) than the sum says.
+ */
 export function pieceLength(
   bed: Bed,
   piece: Piece,
   string: StringInPiece,
   otherGaugeMm: number,
   assumptions: CutAssumptions,
+  learntMm = 0,
 ): PieceLength {
-  const sport = bed.spec.sport;
-  const { outline } = bed;
-  const sum = (measure: (segment: Segment) => number) =>
-    piece.segments.reduce((total, segment) => total + measure(segment), 0);
-
-  const inside = sum((s) => (s.kind === 'inside' ? chordMm(s.from, s.to) : 0));
-  const outside = sum((s) =>
-    s.kind === 'outside' ? outsideRunMm(outline, sport, s.from, s.to) : 0,
-  );
-  const through = 2 * passageMm(sport) * piece.segments.filter((s) => s.kind === 'inside').length;
+  const { segments } = piece;
   const thickness = (string.gaugeMm + otherGaugeMm) / 2;
-  const crimp = sum((s) =>
-    s.kind === 'inside' ? crimpMm(chordMm(s.from, s.to), s.crossings.length, thickness) : 0,
-  );
-  let ties = 0;
-  let reach = 0;
-  for (const segment of piece.segments) {
-    if (segment.kind !== 'tie-off run') continue;
-    const run = outsideRunMm(outline, sport, segment.from, segment.to);
-    const tie = run + passageMm(sport) + assumptions.knotMm + assumptions.tailMm;
-    ties += tie;
-    // The tail that reached the gripper is the one that is tied, so only the longer of the two counts.
-    reach += Math.max(0, assumptions.gripperMm - tie);
-  }
-  const stretched = inside + outside + through + crimp;
+  const measure = (some: readonly Segment[]) => sumsOver(bed, some, thickness, assumptions);
+  const slack = 1 / (1 + string.stretch);
+  const sums = measure(segments);
+  const pulled = pulledLength(sums);
   const parts: readonly Part[] = [
-    { name: 'inside strings', mm: inside },
-    { name: 'outside runs', mm: outside },
-    { name: 'through the frame', mm: through },
-    { name: 'crimp', mm: crimp },
-    { name: 'tie-offs and knots', mm: ties },
-    { name: 'reach to the gripper', mm: reach },
+    { name: 'inside strings', mm: sums.inside },
+    { name: 'outside runs', mm: sums.outside },
+    { name: 'through the frame', mm: sums.through },
+    { name: 'crimp', mm: sums.crimp },
+    { name: 'tie-offs and knots', mm: sums.ties },
+    { name: 'reach to the gripper', mm: sums.reach },
     { name: 'margin', mm: assumptions.marginMm },
-    { name: 'stretch', mm: -(stretched * string.stretch) / (1 + string.stretch) },
+    { name: 'stretch', mm: pulled * (slack - 1) },
+    ...(learntMm === 0 ? [] : [{ name: 'learnt' as const, mm: learntMm }]),
   ];
   const cutMm = parts.reduce((total, part) => total + part.mm, 0);
-  return { name: piece.name, parts, cutMm, headLengths: cutMm / bed.spec.head.lengthMm };
-}
+  const strung = segments.filter(isInside);
+  const mains = strung.filter(({ string: name }) => name.startsWith('M')).length;
 
-export interface SetCheck {
-  /** What each piece gets when the set is cut where `cutAtMm` says, from the mains' end. */
-  readonly cutAtMm: number;
-  readonly mainsSpareMm: number;
-  readonly crossesSpareMm: number;
-  readonly enough: boolean;
-  /** How far the cut must move from the middle towards the crosses' end (negative: towards the mains'), mm. */
-  readonly moveMm: number;
+  const loop = segments.findIndex((_, i) => isCentreLoop(segments, i));
+  const sideOf = (some: readonly Segment[]): SideLength => {
+    const side = measure(some);
+    const half = measure(loop < 0 ? [] : [segments[loop] as Segment]);
+    const inside = some.filter(isInside);
+    const ownMains = inside.filter(({ string: name }) => name.startsWith('M')).length;
+    return {
+      mm:
+        (pulledLength(side) + pulledLength(half) / 2) * slack +
+        side.ties +
+        side.reach +
+        (assumptions.marginMm + learntMm) / 2,
+      mains: ownMains,
+      crosses: inside.length - ownMains,
+    };
+  };
+  return {
+    name: piece.name,
+    parts,
+    cutMm,
+    leftMm: 2 * assumptions.tailMm + sums.reach + assumptions.marginMm,
+    headLengths: cutMm / bed.spec.head.lengthMm,
+    sides:
+      loop < 0 ? undefined : [sideOf(segments.slice(0, loop)), sideOf(segments.slice(loop + 1))],
+    mains,
+    crosses: strung.length - mains,
+  };
 }
 
 /**
- * One set for both pieces. It is halved when half does for each; otherwise the cut moves just far
- * enough for the piece that is short. When even that is not enough, both spares are counted from
- * the middle, and one is negative.
+ * Where one length is cut for two pieces, mm from the mains' end. It is halved when half does for
+ * each; otherwise the cut moves just far enough for the piece that is short. When even that is not
+ * enough it is halved, and both pieces are counted from the middle. `moveMm` is how far the cut
+ * lies from the middle towards the crosses' end (negative: towards the mains').
  */
-export function checkSharedSet(setMm: number, mainsMm: number, crossesMm: number): SetCheck {
+export function checkSharedSet(
+  setMm: number,
+  mainsMm: number,
+  crossesMm: number,
+): { readonly cutAtMm: number; readonly moveMm: number } {
   const half = setMm / 2;
   const enough = mainsMm + crossesMm <= setMm;
   const cutAtMm = !enough
@@ -169,11 +252,5 @@ export function checkSharedSet(setMm: number, mainsMm: number, crossesMm: number
       : crossesMm > half
         ? setMm - crossesMm
         : half;
-  return {
-    cutAtMm,
-    mainsSpareMm: cutAtMm - mainsMm,
-    crossesSpareMm: setMm - cutAtMm - crossesMm,
-    enough,
-    moveMm: cutAtMm - half,
-  };
+  return { cutAtMm, moveMm: cutAtMm - half };
 }

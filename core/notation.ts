@@ -200,8 +200,7 @@ export function parseHoleNumbers(text: string): Result<readonly number[]> {
   return success(numbers.sort((a, b) => a - b));
 }
 
-/** Holes with their end, `8T 6H`; `none` is an empty list. */
-export function parseHoleLabels(text: string): Result<readonly string[]> {
+function labelsBy(shape: RegExp, text: string, how: string): Result<readonly string[]> {
   const tidy = text.trim();
   if (/^(none|-)?$/i.test(tidy)) return success([]);
   const labels: string[] = [];
@@ -209,14 +208,65 @@ export function parseHoleLabels(text: string): Result<readonly string[]> {
     .toUpperCase()
     .split(/[\s,;]+/)
     .filter(Boolean)) {
-    if (!/^[1-9]\d?[HT]$/.test(word))
-      return failure(
-        `“${word.slice(0, 20)}” is not a hole: write its number and H for head or T for throat, 8T 6H.`,
-      );
+    if (!shape.test(word)) return failure(`“${word.slice(0, 20)}” is not a hole: ${how}.`);
     if (labels.includes(word)) return failure(`Hole ${word} stands there twice.`);
     labels.push(word);
   }
   return success(labels);
+}
+
+/** One hole number, `10` or `10H`. */
+export function parseHoleNumber(text: string): Result<number> {
+  const match = /^([1-9]\d?)[HT]?$/i.exec(text.trim());
+  return match
+    ? success(Number(match[1]))
+    : failure('Write the number of one hole, counted from the centre line: 10.');
+}
+
+/** Holes with their end, `8T 6H`; `none` is an empty list. */
+export const parseHoleLabels = (text: string): Result<readonly string[]> =>
+  labelsBy(/^[1-9]\d?[HT]$/, text, 'write its number and H for head or T for throat, 8T 6H');
+
+/** The same for tie-off holes, which may be bored on one side only: `8T 6HL`. */
+export const parseTieOffs = (text: string): Result<readonly string[]> =>
+  labelsBy(
+    /^[1-9]\d?[HT][LR]?$/,
+    text,
+    'write its number and H for head or T for throat, 8T 6H, with L or R when it is bored on one side only',
+  );
+
+export interface StepDown {
+  readonly strings: number;
+  readonly by: number;
+  readonly unit: TensionUnit;
+}
+
+/** Outer strings stepped down, `3 x 5 lb`: how many, and by how much each. An empty text is none. */
+export function parseStepDown(text: string): Result<StepDown | null> {
+  const tidy = text.trim();
+  if (/^(none|-)?$/i.test(tidy)) return success(null);
+  const match = /^([1-6])\s*(?:x|×|by|strings?)\s*(\d{1,2}(?:[.,]\d)?)\s*(kg|lb)$/i.exec(tidy);
+  const by = decimal(match?.[2] ?? '0');
+  const unit = unitFrom(match?.[3]);
+  if (!match || !unit || by === 0)
+    return failure('Write how many outer strings and by how much each: 3 x 5 lb.');
+  return success({ strings: Number(match[1]), by, unit });
+}
+
+/** One length of string, or one for each of two pieces: `10.9`, `6.2/5.9`, in mm. */
+export function parseRemnants(text: string): Result<readonly number[]> {
+  const words = text.split('/');
+  if (words.length > 2)
+    return failure('Write one length for the whole job, or mains/crosses: 10.9 or 6.2/5.9.');
+  const lengths: number[] = [];
+  for (const word of words) {
+    const length = parseLength(word, 'm');
+    if (!length.ok) return length;
+    if (length.value < 1000 || length.value > 250_000)
+      return failure('A remnant is between 1 and 250 m long: 10.9, or 6.2/5.9 for two pieces.');
+    lengths.push(length.value);
+  }
+  return success(lengths);
 }
 
 /** Money as typed, `18`, `18.50` or `18,5`, in minor units (cents). */

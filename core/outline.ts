@@ -12,8 +12,12 @@ export const outlineFamilySchema = z.enum(['oval', 'squared oval', 'egg', 'teard
 export type OutlineFamily = z.infer<typeof outlineFamilySchema>;
 export const OUTLINE_FAMILIES: readonly OutlineFamily[] = outlineFamilySchema.options;
 
-export type End = 'head' | 'throat';
-export type Side = 'left' | 'right';
+export const endSchema = z.enum(['head', 'throat']);
+export type End = z.infer<typeof endSchema>;
+export const ENDS: readonly End[] = endSchema.options;
+export const sideSchema = z.enum(['left', 'right']);
+export type Side = z.infer<typeof sideSchema>;
+export const SIDES: readonly Side[] = sideSchema.options;
 
 export interface RimPoint {
   readonly x: number;

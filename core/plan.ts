@@ -1,15 +1,10 @@
 /** From a frame and a setup to everything the bench needs: the path, the knots and the lengths. */
-import { stretchUnderPull, type Family } from './family';
 import type { Bed } from './bed';
-import {
-  checkSharedSet,
-  pieceLength,
-  type CutAssumptions,
-  type PieceLength,
-  type SetCheck,
-} from './lengths';
-import type { Side } from './outline';
-import { twoPiecePath, type TwoPiecePath } from './path';
+import { stretchUnderPull, type Family } from './family';
+import type { Correction } from './learning';
+import { checkSharedSet, pieceLength, type CutAssumptions, type PieceLength } from './lengths';
+import { pathThrough, type Path, type PathChoice } from './path';
+import type { Piece } from './segments';
 
 export interface PlannedString {
   readonly family: Family;
@@ -18,75 +13,137 @@ export interface PlannedString {
   readonly stretch: number | null;
 }
 
+/** What past jobs have taught about each piece; a piece without an entry goes by its sum alone. */
+export type Learnt = Partial<Record<Piece['name'], Correction>>;
+
 export interface CutPlan {
-  readonly path: TwoPiecePath;
-  readonly mains: PieceLength;
-  readonly crosses: PieceLength;
+  readonly path: Path;
+  /** In the order of the path's pieces. */
+  readonly pieces: readonly PieceLength[];
 }
 
-/** The two pieces of a job, their way and their length. */
+/** The pieces of a job, their way and their length. A job in one piece is strung with its mains' string. */
 export function planCut(
   bed: Bed,
   strings: { readonly mains: PlannedString; readonly crosses: PlannedString },
-  crossStart: Side,
+  choice: PathChoice,
   assumptions: CutAssumptions,
+  learnt: Learnt = {},
 ): CutPlan {
-  const path = twoPiecePath(bed, crossStart);
-  const pulled = (string: PlannedString) => ({
-    gaugeMm: string.gaugeMm,
-    stretch: string.stretch ?? stretchUnderPull(string.family, bed.spec.sport),
+  const path = pathThrough(bed, choice);
+  const pieces = path.pieces.map((piece) => {
+    const string = piece.name === 'crosses' ? strings.crosses : strings.mains;
+    const other =
+      piece.name === 'mains'
+        ? strings.crosses
+        : piece.name === 'crosses'
+          ? strings.mains
+          : strings.mains;
+    return pieceLength(
+      bed,
+      piece,
+      {
+        gaugeMm: string.gaugeMm,
+        stretch: string.stretch ?? stretchUnderPull(string.family, bed.spec.sport),
+      },
+      other.gaugeMm,
+      assumptions,
+      learnt[piece.name]?.mm,
+    );
   });
-  const { mains, crosses } = strings;
-  return {
-    path,
-    mains: pieceLength(bed, path.mains, pulled(mains), crosses.gaugeMm, assumptions),
-    crosses: pieceLength(bed, path.crosses, pulled(crosses), mains.gaugeMm, assumptions),
-  };
+  return { path, pieces };
 }
+
+export const CUT_SOURCES = ['one set', 'two half sets', 'reel', 'remnant'] as const;
 
 export type CutSource =
   | { readonly kind: 'one set'; readonly setMm: number }
   | { readonly kind: 'two half sets'; readonly mainSetMm: number; readonly crossSetMm: number }
-  | { readonly kind: 'reel' };
+  | { readonly kind: 'reel' }
+  /** One length for the whole job, or one for each of two pieces. */
+  | { readonly kind: 'remnant'; readonly lengthsMm: readonly number[] };
+
+export interface SetLengths {
+  readonly mainSetMm: number;
+  readonly crossSetMm: number;
+  readonly remnantsMm: readonly number[];
+}
 
 /** What a choice at the Cut station means for these two strings. */
 export function cutSource(
   kind: CutSource['kind'],
-  mainSetMm: number,
-  crossSetMm: number,
+  { mainSetMm, crossSetMm, remnantsMm }: SetLengths,
 ): CutSource {
-  if (kind === 'reel') return { kind };
-  return kind === 'one set' ? { kind, setMm: mainSetMm } : { kind, mainSetMm, crossSetMm };
+  switch (kind) {
+    case 'reel':
+      return { kind };
+    case 'one set':
+      return { kind, setMm: mainSetMm };
+    case 'two half sets':
+      return { kind, mainSetMm, crossSetMm };
+    case 'remnant':
+      return { kind, lengthsMm: remnantsMm };
+  }
+}
+
+export interface PieceSupply {
+  readonly name: Piece['name'];
+  readonly needMm: number;
+  /** What it is cut from, mm; undefined off a reel. */
+  readonly givenMm: number | undefined;
+  /** Over, or below zero short; undefined off a reel. */
+  readonly spareMm: number | undefined;
 }
 
 export interface SourceCheck {
   readonly enough: boolean;
-  readonly mainsSpareMm: number | undefined;
-  readonly crossesSpareMm: number | undefined;
-  /** Set when one set serves both pieces. */
-  readonly sharedSet: SetCheck | undefined;
+  readonly pieces: readonly PieceSupply[];
+  /** Set when one length serves two pieces: where it is cut, and how far that is from the middle. */
+  readonly shared:
+    { readonly cutAtMm: number; readonly moveMm: number; readonly spareMm: number } | undefined;
 }
 
 /** Whether what the pieces are cut from is enough, and by how much each is over or short. */
-export function checkSource(source: CutSource, mainsMm: number, crossesMm: number): SourceCheck {
-  if (source.kind === 'reel')
-    return {
-      enough: true,
-      mainsSpareMm: undefined,
-      crossesSpareMm: undefined,
-      sharedSet: undefined,
-    };
-  if (source.kind === 'one set') {
-    const sharedSet = checkSharedSet(source.setMm, mainsMm, crossesMm);
-    const { enough, mainsSpareMm, crossesSpareMm } = sharedSet;
-    return { enough, mainsSpareMm, crossesSpareMm, sharedSet };
-  }
-  const mainsSpareMm = source.mainSetMm / 2 - mainsMm;
-  const crossesSpareMm = source.crossSetMm / 2 - crossesMm;
-  return {
-    enough: mainsSpareMm >= 0 && crossesSpareMm >= 0,
-    mainsSpareMm,
-    crossesSpareMm,
-    sharedSet: undefined,
+export function checkSource(source: CutSource, pieces: readonly PieceLength[]): SourceCheck {
+  const supply = (given: readonly (number | undefined)[]): readonly PieceSupply[] =>
+    pieces.map(({ name, cutMm }, i) => {
+      const givenMm = given[i];
+      return {
+        name,
+        needMm: cutMm,
+        givenMm,
+        spareMm: givenMm === undefined ? undefined : givenMm - cutMm,
+      };
+    });
+  const verdict = (
+    supplied: readonly PieceSupply[],
+    shared: SourceCheck['shared'] = undefined,
+  ): SourceCheck => ({
+    enough: supplied.every(({ spareMm }) => spareMm === undefined || spareMm >= 0),
+    pieces: supplied,
+    shared,
+  });
+  const total = pieces.reduce((sum, { cutMm }) => sum + cutMm, 0);
+  const one = (lengthMm: number): SourceCheck => {
+    const [first, second] = pieces;
+    if (!first || !second) return verdict(supply([lengthMm]));
+    const { cutAtMm, moveMm } = checkSharedSet(lengthMm, first.cutMm, second.cutMm);
+    return verdict(supply([cutAtMm, lengthMm - cutAtMm]), {
+      cutAtMm,
+      moveMm,
+      spareMm: lengthMm - total,
+    });
   };
+  switch (source.kind) {
+    case 'reel':
+      return verdict(supply([]));
+    case 'one set':
+      return one(source.setMm);
+    case 'two half sets':
+      return verdict(supply([source.mainSetMm / 2, source.crossSetMm / 2]));
+    case 'remnant': {
+      const [only, second] = source.lengthsMm;
+      return second === undefined ? one(only ?? 0) : verdict(supply([only, second]));
+    }
+  }
 }

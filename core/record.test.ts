@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { studyFrame, type Bed } from './bed';
 import { USUAL_ASSUMPTIONS } from './lengths';
 import { planCut } from './plan';
-import { jobRecordSchema, recordJob } from './record';
+import { jobRecordSchema, pieceDifference, recordJob } from './record';
 import { frameSpec } from './testing/frame-spec';
 import { newtons } from './units';
 
@@ -25,6 +25,7 @@ const crosses = {
   setMm: 12_192,
   stretch: null,
 } as const;
+const CHOICE = { method: 'two-piece', shortSide: 'left', crossStart: 'right' } as const;
 const record = recordJob({
   client: 'Ada',
   racket: { frameName: 'Frame', mark: '' },
@@ -32,9 +33,12 @@ const record = recordJob({
   mains,
   crosses,
   tension: { mainN: newtons(45, 'lb'), crossN: newtons(50, 'lb'), unit: 'lb' },
-  crossStart: 'right',
+  choice: CHOICE,
   cutFrom: 'two half sets',
+  remnantsMm: [],
   assumptions: USUAL_ASSUMPTIONS,
+  learnt: {},
+  leftOverMm: [820, null],
   remarks: '',
 });
 
@@ -44,21 +48,21 @@ describe('the record of a job', () => {
   });
 
   it('holds the plan as it was worked out', () => {
-    const plan = planCut(bed, { mains, crosses }, 'right', USUAL_ASSUMPTIONS);
-    expect(record.plan.mains.cutMm).toBe(plan.mains.cutMm);
+    const { pieces } = planCut(bed, { mains, crosses }, CHOICE, USUAL_ASSUMPTIONS);
+    expect(record.plan.pieces.map(({ cutMm }) => cutMm)).toEqual(pieces.map(({ cutMm }) => cutMm));
     expect(record.plan.skips).toEqual({ head: [7, 9], throat: [7, 9] });
     expect(record.plan.knots.map(({ ties, hole, side }) => `${ties} ${hole} ${side}`)).toEqual([
-      'mains 8H left',
-      'mains 8H right',
-      'crosses 6H right',
-      'crosses 6T left',
+      'main 8H left',
+      'main 8H right',
+      'cross 6H right',
+      'cross 6T left',
     ]);
   });
 
   it('is enough to draw and plan the job again', () => {
     const again = studyFrame(record.frame).bed as Bed;
-    const plan = planCut(again, record.setup, record.plan.crossStart, record.plan.assumptions);
-    expect(plan.crosses.cutMm).toBe(record.plan.crosses.cutMm);
+    const { pieces } = planCut(again, record.setup, record.plan, record.plan.assumptions);
+    expect(pieces[1]?.cutMm).toBe(record.plan.pieces[1]?.cutMm);
   });
 
   it('is refused when it is not one', () => {
@@ -72,9 +76,21 @@ describe('the record of a job', () => {
     const usual = planCut(
       bed,
       { mains: { ...mains, stretch: null }, crosses },
-      'right',
+      CHOICE,
       USUAL_ASSUMPTIONS,
     );
-    expect(record.plan.mains.cutMm).toBeGreaterThan(usual.mains.cutMm);
+    expect(record.plan.pieces[0]?.cutMm).toBeGreaterThan(usual.pieces[0]?.cutMm ?? Infinity);
+  });
+
+  it('knows what was given, and what that teaches when the tails were measured', () => {
+    const [first, second] = record.plan.pieces;
+    // Half of a 12.2 m set; 82 cm were left of it.
+    expect(first?.givenMm).toBe(6100);
+    const used = 6100 - 820;
+    expect(first && pieceDifference(first)).toBeCloseTo(
+      used - ((first?.rawCutMm ?? 0) - (first?.leftMm ?? 0)),
+      9,
+    );
+    expect(second && pieceDifference(second)).toBeUndefined();
   });
 });

@@ -1,12 +1,17 @@
 /** What a closed job keeps for ever, whatever later happens to the library it was made from. */
 import { z } from 'zod';
 import type { Bed } from './bed';
+import { coveredHoles } from './covers';
 import { familySchema } from './family';
 import { frameSpecSchema } from './frame';
-import { cutAssumptionsSchema, type CutAssumptions, type PieceLength } from './lengths';
-import type { Side } from './outline';
-import { planCut, type CutSource } from './plan';
-import type { TicketTension } from './units';
+import { difference, type Difference } from './learning';
+import { cutAssumptionsSchema, type CutAssumptions } from './lengths';
+import { methodSchema } from './method';
+import { endSchema, sideSchema } from './outline';
+import type { PathChoice } from './path';
+import { checkSource, CUT_SOURCES, cutSource, planCut, type CutSource, type Learnt } from './plan';
+import { tensionUnitSchema, type TicketTension } from './units';
+import { coverWords } from './wording';
 
 const stringRecordSchema = z.object({
   name: z.string(),
@@ -17,17 +22,26 @@ const stringRecordSchema = z.object({
   stretch: z.number().nullable(),
 });
 
+export const pieceNameSchema = z.enum(['mains', 'crosses', 'whole']);
+
 const pieceRecordSchema = z.object({
+  name: pieceNameSchema,
   cutMm: z.number(),
+  /** What the parts add up to without what past jobs had taught. */
+  rawCutMm: z.number(),
+  /** What the plan expected to be cut off again. */
+  leftMm: z.number(),
+  /** What it was cut from; the cut itself off a reel. */
+  givenMm: z.number(),
+  /** What really was left over, when somebody measured it. */
+  leftOverMm: z.number().nullable(),
   parts: z.array(z.object({ name: z.string(), mm: z.number() })),
 });
 
-export const cutSourceSchema = z.enum(['one set', 'two half sets', 'reel']) satisfies z.ZodType<
-  CutSource['kind']
->;
-export type CutSourceKind = CutSource['kind'];
+export type PieceRecord = z.infer<typeof pieceRecordSchema>;
 
-export const sideSchema = z.enum(['left', 'right']);
+export const cutSourceSchema = z.enum(CUT_SOURCES) satisfies z.ZodType<CutSource['kind']>;
+export type CutSourceKind = CutSource['kind'];
 
 export const jobRecordSchema = z.object({
   client: z.string(),
@@ -38,25 +52,30 @@ export const jobRecordSchema = z.object({
     crosses: stringRecordSchema,
     mainN: z.number(),
     crossN: z.number(),
-    unit: z.enum(['kg', 'lb']),
+    unit: tensionUnitSchema,
   }),
   plan: z.object({
+    method: methodSchema,
+    shortSide: sideSchema,
     crossStart: sideSchema,
     cutFrom: cutSourceSchema,
+    remnantsMm: z.array(z.number()),
     assumptions: cutAssumptionsSchema,
-    mainsStart: z.enum(['head', 'throat']),
-    mainsFinish: z.enum(['head', 'throat']),
+    mainsStart: endSchema,
+    mainsFinish: endSchema,
     skips: z.object({ head: z.array(z.number()), throat: z.array(z.number()) }),
     knots: z.array(
       z.object({
-        ties: z.enum(['mains', 'crosses']),
-        end: z.enum(['head', 'throat']),
+        string: z.string(),
+        ties: z.enum(['main', 'cross']),
+        end: endSchema,
         side: sideSchema,
         hole: z.string(),
       }),
     ),
-    mains: pieceRecordSchema,
-    crosses: pieceRecordSchema,
+    /** Holes that were covered, in words. */
+    covered: z.array(z.string()),
+    pieces: z.array(pieceRecordSchema),
   }),
   remarks: z.string(),
 });
@@ -72,41 +91,66 @@ export interface JobFacts {
   readonly mains: StringRecord;
   readonly crosses: StringRecord;
   readonly tension: TicketTension;
-  readonly crossStart: Side;
+  readonly choice: PathChoice;
   readonly cutFrom: CutSourceKind;
+  readonly remnantsMm: readonly number[];
   readonly assumptions: CutAssumptions;
+  readonly learnt: Learnt;
+  /** Tails left over, by piece in the order of the plan; null where nobody measured. */
+  readonly leftOverMm: readonly (number | null)[];
   readonly remarks: string;
 }
 
 /** The record of a job: what it was made from, and the plan as it was worked out for it. */
 export function recordJob(facts: JobFacts): JobRecord {
-  const { client, racket, bed, mains, crosses, tension, crossStart, cutFrom, assumptions } = facts;
-  const plan = planCut(bed, { mains, crosses }, crossStart, assumptions);
-  const kept = ({ cutMm, parts }: PieceLength) => ({
-    cutMm,
-    parts: parts.map((part) => ({ ...part })),
+  const { client, racket, bed, mains, crosses, tension, choice, assumptions, learnt } = facts;
+  const { cutFrom, remnantsMm, leftOverMm } = facts;
+  const { path, pieces } = planCut(bed, { mains, crosses }, choice, assumptions, learnt);
+  const source = cutSource(cutFrom, {
+    mainSetMm: mains.setMm,
+    crossSetMm: crosses.setMm,
+    remnantsMm,
   });
+  const supplied = checkSource(source, pieces).pieces;
   return {
     client,
     racket,
     frame: bed.spec,
     setup: { mains, crosses, ...tension },
     plan: {
-      crossStart,
+      method: path.method,
+      shortSide: path.shortSide,
+      crossStart: path.crossStart,
       cutFrom,
+      remnantsMm: [...remnantsMm],
       assumptions,
       mainsStart: bed.mainsStart,
       mainsFinish: bed.mainsFinish,
       skips: { head: [...bed.skips.head], throat: [...bed.skips.throat] },
-      knots: plan.path.knots.map(({ piece, end, side, hole }) => ({
-        ties: piece,
+      knots: path.knots.map(({ string, ties, end, side, hole }) => ({
+        string,
+        ties,
         end,
         side,
         hole: hole.label,
       })),
-      mains: kept(plan.mains),
-      crosses: kept(plan.crosses),
+      covered: coveredHoles(bed, path).map(coverWords),
+      pieces: pieces.map(({ name, cutMm, leftMm, parts }, i) => ({
+        name,
+        cutMm,
+        rawCutMm: cutMm - (learnt[name]?.mm ?? 0),
+        leftMm,
+        givenMm: supplied[i]?.givenMm ?? cutMm,
+        leftOverMm: leftOverMm[i] ?? null,
+        parts: parts.map((part) => ({ ...part })),
+      })),
     },
     remarks: facts.remarks,
   };
 }
+
+/** How a piece of a past job differed from its plan, mm; nothing when nobody measured its tails. */
+export const pieceDifference = (piece: PieceRecord): Difference | undefined =>
+  piece.leftOverMm === null
+    ? undefined
+    : difference({ givenMm: piece.givenMm, leftOverMm: piece.leftOverMm }, piece);

@@ -103,6 +103,13 @@ export function startingPoint(
 /** The last pull before a tie-off, 10 % up, to make up for draw-back at the knot. Common practice. */
 export const knotPull = (n: number, unit: TensionUnit): number => roundToTicketStep(n * 1.1, unit);
 
+/**
+ * Pulls of the outermost strings from the inside out, N, when each is pulled `byN` lower than the one
+ * inside it. Some makers ask for it on very large heads (common practice: 58, then 53, 48, 43 lb).
+ */
+export const steppedPulls = (n: number, strings: number, byN: number): readonly number[] =>
+  Array.from({ length: strings }, (_, i) => n - (i + 1) * byN);
+
 /** What to be careful of with this ticket on this frame; nothing is refused. */
 export function tensionCautions(
   spec: FrameSpec,

@@ -2,6 +2,7 @@
  * The one place where SI quantities (N, mm, g) meet the units people read and type.
  * Factors: NIST Special Publication 811 (exact by definition).
  */
+import { z } from 'zod';
 
 export const NEWTONS_PER_LBF = 4.4482216152605;
 export const NEWTONS_PER_KGF = 9.80665;
@@ -10,7 +11,8 @@ export const MM_PER_FOOT = 304.8;
 export const GRAMS_PER_OUNCE = 28.349523125;
 const MM2_PER_SQUARE_INCH = MM_PER_INCH ** 2;
 
-export type TensionUnit = 'kg' | 'lb';
+export const tensionUnitSchema = z.enum(['kg', 'lb']);
+export type TensionUnit = z.infer<typeof tensionUnitSchema>;
 export type LengthSystem = 'metric' | 'imperial';
 
 export const otherTensionUnit = (unit: TensionUnit): TensionUnit => (unit === 'kg' ? 'lb' : 'kg');

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import type { PieceLength } from './lengths';
 import { checkSource, cutSource } from './plan';
 import { crossWay, cutAdvice, knotCount, lengthWords, skipWords, spareText } from './wording';
 
@@ -16,9 +17,26 @@ describe('over and short', () => {
   });
 });
 
+const piece = (name: PieceLength['name'], cutMm: number): PieceLength => ({
+  name,
+  parts: [],
+  cutMm,
+  leftMm: 0,
+  headLengths: 0,
+  sides: undefined,
+  mains: 0,
+  crosses: 0,
+});
+
 describe('advice on the cut', () => {
   const advice = (kind: Parameters<typeof cutSource>[0], mains: number, crosses: number) =>
-    cutAdvice(checkSource(cutSource(kind, 12_192, 12_192), mains, crosses), 'metric');
+    cutAdvice(
+      checkSource(cutSource(kind, { mainSetMm: 12_192, crossSetMm: 12_192, remnantsMm: [] }), [
+        piece('mains', mains),
+        piece('crosses', crosses),
+      ]),
+      'metric',
+    );
 
   it('is silent when half does', () => {
     expect(advice('one set', 6000, 5600)).toEqual({

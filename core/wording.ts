@@ -1,15 +1,37 @@
 /** Sentences that several places of the application and of a record say in the same words. */
 import type { Bed } from './bed';
+import type { Covered } from './covers';
+import { runName } from './groove';
 import { letter } from './holes';
 import type { End, Side } from './outline';
-import type { Knot } from './pattern';
 import type { SourceCheck } from './plan';
+import { placeName, type Piece } from './segments';
+import type { Knot } from './tie-off';
 import { formatFeet, formatMetres, formatStringLength, type LengthSystem } from './units';
 
 export const skipWords = (numbers: readonly number[], end: End): string =>
   numbers.length > 0 ? numbers.map((n) => `${n}${letter(end)}`).join(' ') : 'none';
 
-export const knotWords = ({ piece, hole, side }: Knot): string => `${piece}: ${hole.label} ${side}`;
+/** `mains: 8H left`: whose tail is tied, and where. */
+export const knotWords = ({
+  ties,
+  hole,
+  side,
+}: Pick<Knot, 'ties' | 'side'> & { readonly hole: { readonly label: string } }): string =>
+  `${ties === 'main' ? 'mains' : 'crosses'}: ${hole.label} ${side}`;
+
+export const PIECE_WORDS: Record<Piece['name'], string> = {
+  mains: 'mains',
+  crosses: 'crosses',
+  whole: 'one piece',
+};
+
+/** `9H left, before M8L is pulled: the run 8H–10H left covers it, and C2 still needs it`. */
+export function coverWords({ at, by, before, needs }: Covered): string {
+  const pull = before.knot ? `${before.string} is tied off` : `${before.string} is pulled`;
+  const need = needs.knot ? `the knot of ${needs.string}` : needs.string;
+  return `${placeName(at)}, before ${pull}: the run ${runName(by)} covers it, and ${need} still needs it`;
+}
 
 /** `3 at the head, 1 at the throat`. */
 export function knotCount(knots: readonly { readonly end: End }[]): string {
@@ -41,23 +63,52 @@ export function cutAdvice(
   check: SourceCheck,
   system: LengthSystem,
 ): { caution?: string; word: string } {
-  const { sharedSet, mainsSpareMm, crossesSpareMm } = check;
-  if (mainsSpareMm === undefined || crossesSpareMm === undefined)
-    return { word: 'Off a reel each piece is as long as it must be.' };
+  const { shared, pieces } = check;
   const spare = (mm: number) => spareText(mm, system);
-  if (!check.enough) {
-    const total = mainsSpareMm + crossesSpareMm;
+  const each = pieces
+    .flatMap(({ name, spareMm }) =>
+      spareMm === undefined ? [] : [`${PIECE_WORDS[name]} ${spare(spareMm)}`],
+    )
+    .join(', ');
+  if (each === '') return { word: 'Off a reel each piece is as long as it must be.' };
+  if (!check.enough)
     return {
-      word: `Mains ${spare(mainsSpareMm)}, crosses ${spare(crossesSpareMm)}.`,
-      caution: sharedSet
-        ? `One set is not enough: both pieces together are ${spare(total)}. Cut from a reel or open a second set.`
-        : `Half a set is not enough: mains ${spare(mainsSpareMm)}, crosses ${spare(crossesSpareMm)}. Cut the short piece from a whole set or a reel.`,
+      word: `${each[0]?.toUpperCase()}${each.slice(1)}.`,
+      caution: shared
+        ? `One set is not enough: both pieces together are ${spare(shared.spareMm)}. Cut from a reel or open a second set.`
+        : `Not enough: ${each}. Cut the short piece from a whole set or a reel.`,
     };
-  }
-  if (sharedSet && Math.abs(sharedSet.moveMm) > 1)
+  if (shared && Math.abs(shared.moveMm) > 1)
     return {
-      word: `Do not halve it: cut at ${formatStringLength(sharedSet.cutAtMm, system)} from the mains’ end, ${lengthWords(Math.abs(sharedSet.moveMm), system)} ${sharedSet.moveMm > 0 ? 'beyond' : 'before'} the middle.`,
-      caution: `Half a set is ${spare(-Math.abs(sharedSet.moveMm))} for the ${sharedSet.moveMm > 0 ? 'mains' : 'crosses'}. Move the cut, or the last pull will not reach.`,
+      word: `Do not halve it: cut at ${formatStringLength(shared.cutAtMm, system)} from the mains’ end, ${lengthWords(Math.abs(shared.moveMm), system)} ${shared.moveMm > 0 ? 'beyond' : 'before'} the middle.`,
+      caution: `Half of it is ${spare(-Math.abs(shared.moveMm))} for the ${shared.moveMm > 0 ? 'mains' : 'crosses'}. Move the cut, or the last pull will not reach.`,
     };
-  return { word: `Enough: mains ${spare(mainsSpareMm)}, crosses ${spare(crossesSpareMm)}.` };
+  return { word: `Enough: ${each}.` };
 }
+
+/** `M1 to M8, right then left by turns; then C1 to C19`: the order of the pulls, in short. */
+export function orderWords(order: readonly string[]): string {
+  let pairs = 0;
+  while (isPair(order[2 * pairs], order[2 * pairs + 1], pairs + 1)) pairs++;
+  const first = order[0]?.endsWith('R') ? 'right then left' : 'left then right';
+  const parts = pairs > 0 ? [`M1 to M${pairs}, ${first} by turns`] : [];
+  const rest = order.slice(2 * pairs);
+  for (let i = 0; i < rest.length;) {
+    const step = crossNumber(rest[i + 1]) - crossNumber(rest[i]);
+    let to = i;
+    if (Math.abs(step) === 1)
+      while (crossNumber(rest[to + 1]) - crossNumber(rest[to]) === step) to++;
+    parts.push(to > i ? `${rest[i]} to ${rest[to]}` : `${rest[i]}`);
+    i = to + 1;
+  }
+  return parts.join('; then ');
+}
+
+const crossNumber = (string: string | undefined): number =>
+  string?.startsWith('C') ? Number(string.slice(1)) : NaN;
+
+const isPair = (a: string | undefined, b: string | undefined, main: number): boolean =>
+  a !== undefined &&
+  b !== undefined &&
+  a.slice(0, -1) === `M${main}` &&
+  b.slice(0, -1) === `M${main}`;

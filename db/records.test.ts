@@ -41,7 +41,7 @@ async function withTicket() {
   return { bench, clientId, frameId, racket, ticket, requestKey };
 }
 
-function record(client = 'Ada') {
+function record(client = 'Ada', leftOverMm: readonly (number | null)[] = []) {
   const { bed } = studyFrame(SPEC);
   if (!bed) throw new Error('no bed');
   const string = {
@@ -59,9 +59,12 @@ function record(client = 'Ada') {
     mains: string,
     crosses: string,
     tension: { mainN: newtons(24, 'kg'), crossN: newtons(23, 'kg'), unit: 'kg' },
-    crossStart: 'left',
+    choice: { method: 'two-piece', shortSide: 'left', crossStart: 'left' },
     cutFrom: 'one set',
+    remnantsMm: [],
     assumptions: USUAL_ASSUMPTIONS,
+    learnt: {},
+    leftOverMm,
     remarks: '',
   });
 }
@@ -211,7 +214,7 @@ describe('closing a job', () => {
     const kept = jobRecordSchema.parse(closed?.record);
     expect(kept.racket.frameName).toBe('Frame');
     expect(kept.frame).toEqual(SPEC);
-    expect(kept.plan.mains.cutMm).toBe(record().plan.mains.cutMm);
+    expect(kept.plan.pieces).toEqual(record().plan.pieces);
   });
 
   it('keeps a tension as it was typed', async () => {
@@ -226,6 +229,48 @@ describe('closing a job', () => {
       crossN: newtons(53, 'lb'),
       tensionUnit: 'lb',
     });
+  });
+
+  it('teaches by the tails that somebody measured, this workshop only', async () => {
+    const { bench, frameId, ticket, racket } = await withTicket();
+    const closing = { labourMinor: 0, stringMinor: 0, record: record('Ada', [900, null]) };
+    await bench.tickets.close(ticket.number, 1, closing);
+    const second = await bench.tickets.add(randomUUID(), { racketId: racket.id, ...ASKED });
+    await bench.tickets.close(second.number, 1, { ...closing, record: record() });
+    const past = await bench.tickets.pastPieces('tennis');
+    expect(past).toEqual([{ frameId, name: 'mains', difference: expect.any(Number) as number }]);
+    expect(await bench.tickets.pastPieces('squash')).toEqual([]);
+    expect(await (await newWorkshop(db)).tickets.pastPieces('tennis')).toEqual([]);
+  });
+
+  it('a cut is planned as a whole or not at all', async () => {
+    const { bench, ticket } = await withTicket();
+    await expect(bench.tickets.change(ticket.number, 1, { method: 'one-piece' })).rejects.toThrow();
+    const cut = {
+      method: 'one-piece',
+      shortSide: 'right',
+      crossStart: 'left',
+      cutFrom: 'remnant',
+      remnantsMm: [10_900],
+      machineId: null,
+    } as const;
+    const facts = { ...cut, remnantsMm: [...cut.remnantsMm] };
+    expect(await bench.tickets.change(ticket.number, 1, facts)).toBe('saved');
+    expect(await bench.tickets.get(ticket.number)).toMatchObject(facts);
+  });
+
+  it('a machine of another workshop is refused', async () => {
+    const { bench, ticket } = await withTicket();
+    const other = await newWorkshop(db);
+    const machineId = randomUUID();
+    await other.machines.add({ name: 'Theirs', gripperMm: 300 }, machineId);
+    expect(await bench.machines.all()).toEqual([]);
+    await expect(bench.tickets.change(ticket.number, 1, { machineId })).rejects.toThrow();
+    expect(await other.machines.change(machineId, 1, { name: 'Theirs', gripperMm: 310 })).toBe(
+      'saved',
+    );
+    await other.machines.setRemoved(machineId, true);
+    expect(await other.machines.all()).toEqual([]);
   });
 
   it('finds a job by number, client, frame and mark', async () => {

@@ -16,6 +16,8 @@ import {
 import type { Family } from '@/core/family';
 import type { FrameSpec } from '@/core/frame';
 import type { CutAssumptions } from '@/core/lengths';
+import type { Method } from '@/core/method';
+import type { MethodPreference } from '@/core/methods';
 import type { CutSourceKind, JobRecord } from '@/core/record';
 import type { Side } from '@/core/outline';
 import type { Sport } from '@/core/sport';
@@ -34,6 +36,7 @@ export const workshops = pgTable('workshops', {
   timeZone: text().notNull(),
   labourMinor: integer().notNull(),
   cutAssumptions: jsonb().$type<CutAssumptions>().notNull(),
+  methodPreference: text().$type<MethodPreference>().notNull().default('fewest losses at knots'),
   nextTicket: integer().notNull().default(1),
   version: integer().notNull().default(1),
 });
@@ -90,6 +93,17 @@ export const strings = pgTable(
   (t) => [unique().on(t.workshopId, t.id), index().on(t.workshopId, t.name)],
 );
 
+/** A stringing machine; what differs between two of them so far is how far its gripper is away. */
+export const machines = pgTable(
+  'machines',
+  {
+    ...ownedRow(),
+    name: text().notNull(),
+    gripperMm: doublePrecision().notNull(),
+  },
+  (t) => [unique().on(t.workshopId, t.id)],
+);
+
 export const rackets = pgTable(
   'rackets',
   {
@@ -141,8 +155,14 @@ export const tickets = pgTable(
     crossN: doublePrecision(),
     tensionUnit: text().$type<TensionUnit>(),
 
+    method: text().$type<Method>(),
+    shortSide: text().$type<Side>(),
     crossStart: text().$type<Side>(),
     cutFrom: text().$type<CutSourceKind>(),
+    /** Lengths at hand when it is cut from remnants: one for all, or one a piece. */
+    remnantsMm: doublePrecision().array(),
+    /** Null goes by the workshop's own assumption of its gripper. */
+    machineId: uuid(),
 
     closedAt: timestamp({ withTimezone: true }),
     labourMinor: integer(),
@@ -164,6 +184,14 @@ export const tickets = pgTable(
       columns: [t.workshopId, t.crossStringId],
       foreignColumns: [strings.workshopId, strings.id],
     }),
+    foreignKey({
+      columns: [t.workshopId, t.machineId],
+      foreignColumns: [machines.workshopId, machines.id],
+    }),
+    check(
+      'a cut is planned as a whole or not at all',
+      sql`num_nulls(${t.method}, ${t.shortSide}, ${t.crossStart}, ${t.cutFrom}, ${t.remnantsMm}) in (0, 5)`,
+    ),
     index().on(t.workshopId, t.closedAt),
     index().on(t.workshopId, t.racketId),
     check('a closed ticket has its record', sql`(${t.closedAt} is null) = (${t.record} is null)`),

@@ -1,5 +1,7 @@
 import { and, asc, desc, eq, ilike, isNotNull, isNull, or, sql } from 'drizzle-orm';
-import type { JobRecord } from '@/core/record';
+import type { PastPiece } from '@/core/learning';
+import { pieceDifference, type JobRecord, type PieceRecord } from '@/core/record';
+import type { Sport } from '@/core/sport';
 import type { Connection } from './connection';
 import { containing, missed, type Saved } from './saving';
 import { clients, frames, rackets, tickets, workshops } from './schema';
@@ -19,7 +21,19 @@ export type SetupFacts = Pick<
   | 'crossN'
   | 'tensionUnit'
 >;
-export type CutFacts = Pick<Ticket, 'crossStart' | 'cutFrom'>;
+export type CutFacts = Pick<
+  Ticket,
+  'method' | 'shortSide' | 'crossStart' | 'cutFrom' | 'remnantsMm' | 'machineId'
+>;
+/** A cut that is not planned yet, or not any more. */
+export const NO_CUT: CutFacts = {
+  method: null,
+  shortSide: null,
+  crossStart: null,
+  cutFrom: null,
+  remnantsMm: null,
+  machineId: null,
+};
 export interface Closing {
   readonly labourMinor: number;
   readonly stringMinor: number;
@@ -115,6 +129,32 @@ export function ticketsOf(db: Connection, workshopId: string) {
         .orderBy(desc(tickets.closedAt), desc(tickets.number))
         .limit(limit);
       return rows.map(flat);
+    },
+
+    /**
+     * The measured pieces of the latest closed jobs of a sport, for learning from the tails that
+     * were left over. Jobs whose tails nobody measured have none.
+     */
+    async pastPieces(sport: Sport, limit = 300): Promise<PastPiece<PieceRecord['name']>[]> {
+      const rows = await db
+        .select({ frameId: rackets.frameId, record: tickets.record })
+        .from(tickets)
+        .innerJoin(rackets, eq(rackets.id, tickets.racketId))
+        .where(
+          and(
+            mine,
+            sql`${tickets.record} -> 'frame' ->> 'sport' = ${sport}`,
+            sql`${tickets.record} -> 'plan' @? '$.pieces[*].leftOverMm ? (@ != null)'`,
+          ),
+        )
+        .orderBy(desc(tickets.closedAt))
+        .limit(limit);
+      return rows.flatMap(({ frameId, record }) =>
+        (record?.plan.pieces ?? []).flatMap((piece) => {
+          const off = pieceDifference(piece);
+          return off === undefined ? [] : [{ frameId, name: piece.name, difference: off }];
+        }),
+      );
     },
 
     /** What was done on a racket, the latest first, with what is open on it. */

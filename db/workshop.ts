@@ -2,6 +2,7 @@ import { and, asc, eq } from 'drizzle-orm';
 import { clientsOf } from './clients';
 import { database, type Connection } from './connection';
 import { framesOf } from './frames';
+import { machinesOf } from './machines';
 import { racketsOf } from './rackets';
 import { missed, type Saved } from './saving';
 import { workshops } from './schema';
@@ -16,6 +17,7 @@ export function recordsOf(db: Connection, workshopId: string) {
   return {
     clients: clientsOf(db, workshopId),
     frames: framesOf(db, workshopId),
+    machines: machinesOf(db, workshopId),
     rackets: racketsOf(db, workshopId),
     strings: stringsOf(db, workshopId),
     tickets: ticketsOf(db, workshopId),

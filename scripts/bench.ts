@@ -3,10 +3,10 @@ import { studyFrame, type Bed } from '@/core/bed';
 import type { FrameSpec } from '@/core/frame';
 import { USUAL_ASSUMPTIONS } from '@/core/lengths';
 import { planCut } from '@/core/plan';
-import { DEMO_FRAMES } from '@/db/demo/frames';
+import { LIBRARY } from '@/core/library';
 
 const specOf = (name: string): FrameSpec =>
-  DEMO_FRAMES.find((frame) => frame.name === name)?.spec as FrameSpec;
+  LIBRARY.find((frame) => frame.name === name)?.spec as FrameSpec;
 
 const tennis = specOf('Ostrevan Heron 100');
 const { bed } = studyFrame(tennis) as { bed: Bed };
@@ -15,7 +15,13 @@ const string = { family: 'monofilament', gaugeMm: 1.25, stretch: null } as const
 const WORKS: readonly (readonly [string, () => unknown])[] = [
   [
     'plan a cut, 16 × 19',
-    () => planCut(bed, { mains: string, crosses: string }, 'left', USUAL_ASSUMPTIONS),
+    () =>
+      planCut(
+        bed,
+        { mains: string, crosses: string },
+        { method: 'two-piece', shortSide: 'left', crossStart: 'left' },
+        USUAL_ASSUMPTIONS,
+      ),
   ],
   ['study a frame, 16 × 19', () => studyFrame(tennis)],
   ['study a badminton frame, 22 × 22', () => studyFrame(specOf('Wexquay Wisp 7'))],

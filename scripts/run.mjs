@@ -17,15 +17,17 @@ const lock = createHash('sha256')
 
 const env = { ...process.env, NEXT_TELEMETRY_DISABLED: '1' };
 
-function run(command, args) {
-  const { status, error } = spawnSync(command, args, { cwd: root, stdio: 'inherit', env });
+function run(command, args, stdio = 'inherit') {
+  const { status, error } = spawnSync(command, args, { cwd: root, stdio, env });
   if (error) console.error(error.message);
   return status ?? 1;
 }
 
 if (!existsSync(stamp) || readFileSync(stamp, 'utf8') !== lock) {
-  console.log('Installing packages …');
-  const status = run('npm', ['ci', '--include=dev', '--no-audit', '--no-fund', '--loglevel=error']);
+  // On the error stream: what a command prints belongs to that command alone.
+  console.error('Installing packages …');
+  const install = ['ci', '--include=dev', '--no-audit', '--no-fund', '--loglevel=error'];
+  const status = run('npm', install, ['inherit', process.stderr, 'inherit']);
   if (status !== 0) process.exit(status);
   writeFileSync(stamp, lock);
 }

@@ -1,30 +1,32 @@
 /** The shared views as markup, from the same core values that the screens give them. */
 import { renderToStaticMarkup } from 'react-dom/server';
 import { describe, expect, it } from 'vitest';
-import { studyFrame, type Bed } from '@/core/bed';
 import { USUAL_ASSUMPTIONS } from '@/core/lengths';
 import { planCut } from '@/core/plan';
-import { frameSpec } from '@/core/testing/frame-spec';
+import type { PieceLength } from '@/core/lengths';
+import { bedOf } from '@/core/testing/frame-spec';
 import { newtons } from '@/core/units';
 import { BedDrawing } from './bed/bed-drawing';
 import { BedKey } from './bed/bed-key';
 import { Assumed, Cautions } from './cautions';
-import { FrameFacts } from './frame-facts';
+import { FrameFacts } from './frame/frame-facts';
+import { LookChart } from './frame/look-chart';
+import { Proposals } from './frame/proposals';
 import { ListPage, RowLink, Table } from './list-page';
 import { PartTable } from './tape/part-table';
 import { Tape } from './tape/tape';
 import { TicketFigure } from './ticket-figure';
 
-const { bed } = studyFrame(
-  frameSpec({
-    head: [7, 9],
-    throat: [7, 9],
-    tieOff: ['6H', '8H', '6T'],
-    tension: { min: 22, max: 26, unit: 'kg' },
-  }),
-) as { bed: Bed };
+const READ = { head: [7, 9], throat: [7, 9], tieOff: ['6H', '8H', '6T'] };
+const bed = bedOf({ ...READ, tension: { min: 22, max: 26, unit: 'kg' } });
 const string = { family: 'monofilament', gaugeMm: 1.25, stretch: null } as const;
-const plan = planCut(bed, { mains: string, crosses: string }, 'left', USUAL_ASSUMPTIONS);
+const plan = planCut(
+  bed,
+  { mains: string, crosses: string },
+  { method: 'two-piece', shortSide: 'left', crossStart: 'left' },
+  USUAL_ASSUMPTIONS,
+);
+const [mains, crosses] = plan.pieces as [PieceLength, PieceLength];
 
 const count = (markup: string, part: RegExp) => markup.match(part)?.length ?? 0;
 /** What a person reads: the text without its tags, spaces joined. */
@@ -51,8 +53,8 @@ describe('the bed drawing', () => {
 
   it('shows knots and runs only where there is a path', () => {
     expect(count(plain, /<title>Knot/g)).toBe(0);
-    expect(count(withPath, /<title>Knot of the mains, 8H (left|right)/g)).toBe(2);
-    expect(count(withPath, /<title>Knot of the crosses/g)).toBe(2);
+    expect(count(withPath, /<title>Knot of M8[LR], 8H (left|right)/g)).toBe(2);
+    expect(count(withPath, /<title>Knot of C(1|19),/g)).toBe(2);
     // 15 runs between 16 mains, 18 between 19 crosses, and 4 dashed tie-offs.
     expect(count(withPath, /stroke-width="1.3"/g)).toBe(15 + 18 + 4);
     expect(count(withPath, /stroke-dasharray/g)).toBe(4);
@@ -69,12 +71,58 @@ describe('the bed drawing', () => {
   });
 });
 
+describe('a racket half strung', () => {
+  const at = (strung: number) =>
+    renderToStaticMarkup(
+      <BedDrawing bed={bed} path={plan.path} strung={strung} lengthSystem="metric" />,
+    );
+  const inks = (markup: string) => [
+    count(markup, /class="stroke-mains fill-none" stroke-width="1.7"/g),
+    count(markup, /class="stroke-crosses fill-none"/g),
+  ];
+
+  it('shows the strings that are in, and no other', () => {
+    // Each main is drawn under the crosses, and once more where it lies over them.
+    expect(inks(at(0))).toEqual([0, 0]);
+    expect(inks(at(5))).toEqual([10, 0]);
+    expect(inks(at(16 + 4))).toEqual([32, 4]);
+    expect(inks(at(35))).toEqual([32, 19]);
+  });
+  it('ties each knot after its pull: the mains’ at 16, the first cross’s after three more', () => {
+    const knots = (strung: number) => count(at(strung), /<title>Knot/g);
+    expect([knots(14), knots(15), knots(16), knots(19), knots(20), knots(35)]).toEqual([
+      0, 1, 2, 2, 3, 4,
+    ]);
+  });
+  it('marks the holes that will be covered', () => {
+    expect(count(at(0), /M-4\.2-4\.2 4\.2 4\.2/g)).toBe(6);
+  });
+});
+
+describe('the study of a frame', () => {
+  it('charts every gap of mains and crosses, and rings what stands out', () => {
+    const even = renderToStaticMarkup(<LookChart bed={bed} lengthSystem="metric" />);
+    // A centre gap and seven more at each end, and eighteen between nineteen crosses.
+    expect(count(even, /<title>/g)).toBe(2 * 8 + 18);
+    expect(count(even, /stroke-warn/g)).toBe(0);
+    const odd = bedOf({ head: [6], throat: [7, 9] });
+    expect(
+      count(renderToStaticMarkup(<LookChart bed={odd} lengthSystem="metric" />), /stroke-warn/g),
+    ).toBe(odd.look.outliers.length);
+  });
+  it('lists the proposals with their shares, and says when nothing was ruled', () => {
+    const list = text(renderToStaticMarkup(<Proposals bed={bed} />));
+    expect(list).toContain('From the usual spacing, nothing ruled.');
+    expect(list).toContain('7H 9H · 7T 9T as drawn');
+  });
+});
+
 describe('the tape', () => {
   const tape = (mm: number, system: 'metric' | 'imperial' = 'metric') =>
     renderToStaticMarkup(
       <Tape
         lengthSystem={system}
-        pieces={[{ piece: plan.mains, stock: { text: 'half of 12.20 m', mm } }]}
+        pieces={[{ piece: mains, stock: { text: 'half of 12.20 m', mm } }]}
       />,
     );
 
@@ -95,27 +143,34 @@ describe('the tape', () => {
   });
   it('has no stock off a reel', () => {
     const reel = renderToStaticMarkup(
-      <Tape lengthSystem="metric" pieces={[{ piece: plan.crosses, stock: undefined }]} />,
+      <Tape lengthSystem="metric" pieces={[{ piece: crosses, stock: undefined }]} />,
     );
     expect(reel).toMatch(/aria-label="crosses: cut 5\.\d\d m"/);
   });
 
   it('stands in figures too, and they add up', () => {
     const table = renderToStaticMarkup(
-      <PartTable mains={plan.mains} crosses={plan.crosses} lengthSystem="metric" />,
+      <PartTable
+        pieces={plan.pieces}
+        learnt={{ mains: { mm: -40, count: 7, spreadMm: 10, from: 'frame' } }}
+        armSpanMm={1800}
+        lengthSystem="metric"
+      />,
     );
     const rows = [...table.matchAll(/<tr[^>]*>(.*?)<\/tr>/g)].map((row) => text(row[1] ?? ''));
     const parts = rows
       .slice(1, 9)
       .map((row) => Number(/(−?[\d.]+) [^ ]+ $/.exec(row)?.[1]?.replace('−', '-')));
     const total = parts.reduce((sum, cm) => sum + cm, 0);
-    expect(total).toBeCloseTo(plan.mains.cutMm / 10, 0);
+    expect(total).toBeCloseTo(mains.cutMm / 10, 0);
     expect(rows[8]).toContain('less what it stretches');
-    expect(rows[9]).toContain(`to cut ${(plan.mains.cutMm / 1000).toFixed(2)} m`);
+    expect(rows[9]).toContain(`to cut ${(mains.cutMm / 1000).toFixed(2)} m`);
     expect(rows[11]).toContain('in lengths of this head');
+    expect(rows[12]).toContain(`in your arm spans ${(mains.cutMm / 1800).toFixed(1)}`);
+    expect(text(table)).toContain('7 jobs on this frame took 4 cm less (median; half of them');
     const inches = text(
       renderToStaticMarkup(
-        <PartTable mains={plan.mains} crosses={plan.crosses} lengthSystem="imperial" />,
+        <PartTable pieces={plan.pieces} learnt={{}} armSpanMm={null} lengthSystem="imperial" />,
       ),
     );
     // 384 mm of passages are 15.1 in (1 in = 25.4 mm, NIST SP 811).

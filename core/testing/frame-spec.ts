@@ -1,4 +1,5 @@
-import type { FrameSpec } from '../frame';
+import { studyFrame, type Bed } from '../bed';
+import type { FrameSpec, HolePositions } from '../frame';
 import type { OutlineFamily } from '../outline';
 import type { Sport } from '../sport';
 
@@ -9,14 +10,18 @@ export interface SpecChanges {
   readonly outline?: OutlineFamily;
   readonly mains?: number;
   readonly crosses?: number;
-  readonly bridgeHoles?: number;
+  readonly bridgeHoles?: number | null;
   readonly tension?: FrameSpec['tension'];
   readonly head?: readonly number[] | null;
   readonly throat?: readonly number[] | null;
   readonly shared?: readonly string[];
   readonly tieOff?: readonly string[];
-  readonly mainsMm?: readonly number[] | null;
-  readonly crossesMm?: readonly number[] | null;
+  readonly headOutermost?: number;
+  readonly throatOutermost?: number;
+  readonly double?: readonly string[];
+  readonly ports?: readonly string[];
+  readonly positionsMm?: HolePositions;
+  readonly stringing?: Partial<FrameSpec['stringing']>;
   readonly ownerInsists?: boolean;
 }
 
@@ -32,20 +37,58 @@ export const frameSpec = (changes: SpecChanges = {}): FrameSpec => ({
     outline: changes.outline ?? 'oval',
   },
   pattern: { mains: changes.mains ?? 16, crosses: changes.crosses ?? 19 },
-  bridgeHoles: changes.bridgeHoles ?? 8,
+  bridgeHoles: changes.bridgeHoles === undefined ? 8 : changes.bridgeHoles,
   tension: changes.tension ?? null,
   holes: {
-    head: { skip: changes.head ? [...changes.head] : null },
-    throat: { skip: changes.throat ? [...changes.throat] : null },
+    head: {
+      skip: changes.head ? [...changes.head] : null,
+      outermost: changes.headOutermost ?? null,
+    },
+    throat: {
+      skip: changes.throat ? [...changes.throat] : null,
+      outermost: changes.throatOutermost ?? null,
+    },
     shared: [...(changes.shared ?? [])],
     tieOff: [...(changes.tieOff ?? [])],
-    positionsMm:
-      changes.mainsMm || changes.crossesMm
-        ? {
-            mains: changes.mainsMm ? [...changes.mainsMm] : null,
-            crosses: changes.crossesMm ? [...changes.crossesMm] : null,
-          }
-        : null,
+    double: [...(changes.double ?? [])],
+    ports: [...(changes.ports ?? [])],
+    positionsMm: changes.positionsMm ?? null,
+  },
+  stringing: {
+    mainsStart: null,
+    methods: [],
+    crossesFrom: null,
+    reversedOuterMains: false,
+    stepDown: null,
+    ...changes.stringing,
   },
   ownerInsists: changes.ownerInsists ?? false,
 });
+
+/** The bed of such a frame; a test that gives one without a bed is wrong. */
+export function bedOf(changes: SpecChanges = {}): Bed {
+  const { bed, problems } = studyFrame(frameSpec(changes));
+  if (!bed) throw new Error(JSON.stringify(problems));
+  return bed;
+}
+
+/** Rows of a ruler on an elliptical head with these strings on it: mains by x, crosses below the tip; to 0.01 mm. */
+export function ruledRows(
+  { lengthMm, widthMm }: { readonly lengthMm: number; readonly widthMm: number },
+  mains: readonly number[],
+  crosses: readonly number[],
+): { head: number[]; side: number[]; throat: number[] } {
+  const [a, b] = [widthMm / 2, lengthMm / 2];
+  const outermost = mains.at(-1) ?? 0;
+  const meetsAt = (below: number) =>
+    Math.round(100 * a * Math.sqrt(1 - ((b - below) / b) ** 2)) / 100;
+  const among = (side: readonly number[]) =>
+    [...mains, ...side.filter((below) => meetsAt(below) < outermost).map(meetsAt)].sort(
+      (p, q) => p - q,
+    );
+  return {
+    head: among(crosses.filter((below) => below < b)),
+    side: crosses.filter((below) => meetsAt(below) > outermost),
+    throat: among(crosses.filter((below) => below > b)),
+  };
+}

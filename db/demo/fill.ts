@@ -2,15 +2,16 @@ import { randomUUID } from 'node:crypto';
 import { count, eq } from 'drizzle-orm';
 import { studyFrame, type Bed } from '@/core/bed';
 import { USUAL_ASSUMPTIONS } from '@/core/lengths';
+import { LIBRARY } from '@/core/library';
 import { stringPrice } from '@/core/money';
 import { wallTime } from '@/core/promise';
+import { usualChoice } from '@/core/methods';
 import { recordJob, type JobRecord, type StringRecord } from '@/core/record';
 import { startingPoint } from '@/core/tension';
 import { newtons, roundToTicketStep, type TensionUnit } from '@/core/units';
 import type { Connection, Database } from '../connection';
 import { clients, frames, rackets, strings, tickets, workshops } from '../schema';
 import { chanceFrom, type Chance } from './chance';
-import { DEMO_FRAMES } from './frames';
 import { DEMO_PEOPLE } from './people';
 import { DEMO_STRINGS } from './strings';
 
@@ -79,12 +80,12 @@ async function fill(db: Connection, workshopId: string, today: Date): Promise<vo
       name: 'The Netloft, Skerrowmouth',
       timeZone: TIME_ZONE,
       labourMinor: LABOUR,
-      cutAssumptions: USUAL_ASSUMPTIONS,
+      cutAssumptions: { ...USUAL_ASSUMPTIONS, armSpanMm: 1780 },
       nextTicket: JOBS + 7,
     })
     .where(eq(workshops.id, workshopId));
 
-  const frameRows = DEMO_FRAMES.map((frame) => ({
+  const frameRows = LIBRARY.map((frame) => ({
     ...frame,
     id: randomUUID(),
     workshopId,
@@ -175,9 +176,21 @@ const setupColumns = (racket: DemoRacket, supplied: boolean, pull: ReturnType<ty
 });
 
 const cutColumns = (racket: DemoRacket) => ({
-  crossStart: 'left' as const,
+  ...usualChoice(racket.bed, racket.mains !== racket.crosses),
   cutFrom: racket.mains === racket.crosses ? ('one set' as const) : ('two half sets' as const),
+  remnantsMm: [],
 });
+
+/** The pieces with their tails as somebody measured them now and then: a little off, and once far off. */
+function measured(chance: Chance, { plan }: JobRecord): JobRecord['plan']['pieces'] {
+  if (chance.next() > 0.3) return plan.pieces;
+  return plan.pieces.map((piece) => {
+    const expected = piece.givenMm - (piece.rawCutMm - piece.leftMm);
+    const slip = chance.next() < 0.02 ? 900 : 0;
+    const tails = expected + 25 + 30 * (chance.next() - 0.5) + slip;
+    return { ...piece, leftOverMm: Math.max(0, Math.round(tails / 5) * 5) };
+  });
+}
 
 function closedTicket(
   chance: Chance,
@@ -187,20 +200,24 @@ function closedTicket(
 ): typeof tickets.$inferInsert {
   const pull = pullOf(racket, chance.below(4) - 1);
   const supplied = chance.next() < 0.12;
-  const { crossStart, cutFrom } = cutColumns(racket);
+  const cut = cutColumns(racket);
   const takenIn = new Date(day.getTime() - (1 + chance.below(3)) * DAY);
-  const record: JobRecord = recordJob({
+  const planned: JobRecord = recordJob({
     client: racket.clientName,
     racket: { frameName: racket.frameName, mark: racket.mark },
     bed: racket.bed,
     mains: recordOfString(racket.mains, supplied),
     crosses: recordOfString(racket.crosses, supplied),
     tension: pull,
-    crossStart,
-    cutFrom,
+    choice: cut,
+    cutFrom: cut.cutFrom,
+    remnantsMm: [],
     assumptions: USUAL_ASSUMPTIONS,
+    learnt: {},
+    leftOverMm: [],
     remarks: chance.one(REMARKS),
   });
+  const record = { ...planned, plan: { ...planned.plan, pieces: measured(chance, planned) } };
   const price = ({ setPriceMinor }: Row<typeof strings>) => ({
     setMinor: setPriceMinor,
     suppliedByClient: supplied,
@@ -215,8 +232,7 @@ function closedTicket(
     wish: chance.one(WISHES),
     condition: chance.one(CONDITIONS),
     ...setupColumns(racket, supplied, pull),
-    crossStart,
-    cutFrom,
+    ...cut,
     closedAt: day,
     labourMinor: LABOUR,
     stringMinor: stringPrice(price(racket.mains), price(racket.crosses)),

@@ -23,6 +23,17 @@ CREATE TABLE "frames" (
 	CONSTRAINT "frames_workshopId_id_unique" UNIQUE("workshop_id","id")
 );
 --> statement-breakpoint
+CREATE TABLE "machines" (
+	"id" uuid PRIMARY KEY DEFAULT gen_random_uuid() NOT NULL,
+	"workshop_id" uuid NOT NULL,
+	"version" integer DEFAULT 1 NOT NULL,
+	"created_at" timestamp with time zone DEFAULT now() NOT NULL,
+	"removed_at" timestamp with time zone,
+	"name" text NOT NULL,
+	"gripper_mm" double precision NOT NULL,
+	CONSTRAINT "machines_workshopId_id_unique" UNIQUE("workshop_id","id")
+);
+--> statement-breakpoint
 CREATE TABLE "rackets" (
 	"id" uuid PRIMARY KEY DEFAULT gen_random_uuid() NOT NULL,
 	"workshop_id" uuid NOT NULL,
@@ -76,14 +87,19 @@ CREATE TABLE "tickets" (
 	"main_n" double precision,
 	"cross_n" double precision,
 	"tension_unit" text,
+	"method" text,
+	"short_side" text,
 	"cross_start" text,
 	"cut_from" text,
+	"remnants_mm" double precision[],
+	"machine_id" uuid,
 	"closed_at" timestamp with time zone,
 	"labour_minor" integer,
 	"string_minor" integer,
 	"record" jsonb,
 	CONSTRAINT "tickets_workshopId_number_unique" UNIQUE("workshop_id","number"),
 	CONSTRAINT "tickets_workshopId_requestKey_unique" UNIQUE("workshop_id","request_key"),
+	CONSTRAINT "a cut is planned as a whole or not at all" CHECK (num_nulls("tickets"."method", "tickets"."short_side", "tickets"."cross_start", "tickets"."cut_from", "tickets"."remnants_mm") in (0, 5)),
 	CONSTRAINT "a closed ticket has its record" CHECK (("tickets"."closed_at" is null) = ("tickets"."record" is null))
 );
 --> statement-breakpoint
@@ -96,12 +112,14 @@ CREATE TABLE "workshops" (
 	"time_zone" text NOT NULL,
 	"labour_minor" integer NOT NULL,
 	"cut_assumptions" jsonb NOT NULL,
+	"method_preference" text DEFAULT 'fewest losses at knots' NOT NULL,
 	"next_ticket" integer DEFAULT 1 NOT NULL,
 	"version" integer DEFAULT 1 NOT NULL
 );
 --> statement-breakpoint
 ALTER TABLE "clients" ADD CONSTRAINT "clients_workshop_id_workshops_id_fk" FOREIGN KEY ("workshop_id") REFERENCES "public"."workshops"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "frames" ADD CONSTRAINT "frames_workshop_id_workshops_id_fk" FOREIGN KEY ("workshop_id") REFERENCES "public"."workshops"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "machines" ADD CONSTRAINT "machines_workshop_id_workshops_id_fk" FOREIGN KEY ("workshop_id") REFERENCES "public"."workshops"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "rackets" ADD CONSTRAINT "rackets_workshop_id_workshops_id_fk" FOREIGN KEY ("workshop_id") REFERENCES "public"."workshops"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "rackets" ADD CONSTRAINT "rackets_workshop_id_client_id_clients_workshop_id_id_fk" FOREIGN KEY ("workshop_id","client_id") REFERENCES "public"."clients"("workshop_id","id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "rackets" ADD CONSTRAINT "rackets_workshop_id_frame_id_frames_workshop_id_id_fk" FOREIGN KEY ("workshop_id","frame_id") REFERENCES "public"."frames"("workshop_id","id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
@@ -110,6 +128,7 @@ ALTER TABLE "tickets" ADD CONSTRAINT "tickets_workshop_id_workshops_id_fk" FOREI
 ALTER TABLE "tickets" ADD CONSTRAINT "tickets_workshop_id_racket_id_rackets_workshop_id_id_fk" FOREIGN KEY ("workshop_id","racket_id") REFERENCES "public"."rackets"("workshop_id","id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "tickets" ADD CONSTRAINT "tickets_workshop_id_main_string_id_strings_workshop_id_id_fk" FOREIGN KEY ("workshop_id","main_string_id") REFERENCES "public"."strings"("workshop_id","id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "tickets" ADD CONSTRAINT "tickets_workshop_id_cross_string_id_strings_workshop_id_id_fk" FOREIGN KEY ("workshop_id","cross_string_id") REFERENCES "public"."strings"("workshop_id","id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "tickets" ADD CONSTRAINT "tickets_workshop_id_machine_id_machines_workshop_id_id_fk" FOREIGN KEY ("workshop_id","machine_id") REFERENCES "public"."machines"("workshop_id","id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 CREATE INDEX "clients_workshop_id_name_index" ON "clients" USING btree ("workshop_id","name");--> statement-breakpoint
 CREATE INDEX "frames_workshop_id_name_index" ON "frames" USING btree ("workshop_id","name");--> statement-breakpoint
 CREATE INDEX "rackets_workshop_id_client_id_index" ON "rackets" USING btree ("workshop_id","client_id");--> statement-breakpoint

@@ -1,184 +1,198 @@
 'use client';
 
-import { useMemo, useState, type KeyboardEvent } from 'react';
+import clsx from 'clsx';
+import { Maximize, ZoomIn, ZoomOut } from 'lucide-react';
+import { useCallback, useMemo, useState, type KeyboardEvent, type ReactNode } from 'react';
 import type { Bed } from '@/core/bed';
+import { coveredHoles } from '@/core/covers';
+import type { Hole } from '@/core/holes';
 import { passageMm } from '@/core/lengths';
-import type { TwoPiecePath } from '@/core/path';
-import { formatHeadDimension, type LengthSystem } from '@/core/units';
-import { HoleMark } from './hole-mark';
-import { lineOf, mainsOver, outside, rimLine, runLine, stringLines, type StringLine } from './ink';
+import { ENDS } from '@/core/outline';
+import type { Path } from '@/core/path';
+import { placeName } from '@/core/segments';
+import type { LengthSystem } from '@/core/units';
+import { BedHoles, numberSize } from './bed-holes';
+import { BedKnots, BedRuns, drawnRuns } from './bed-runs';
+import { BedStrings } from './bed-strings';
+import { outside, rimLine, stringLines } from './ink';
+import { useZoom } from './use-zoom';
+import { stopsOf } from './walk';
 
 interface BedDrawingProps {
   readonly bed: Bed;
-  /** With the path, the outside runs, tie-offs and knots are drawn too. */
-  readonly path?: TwoPiecePath | undefined;
+  /** With the path, the outside runs, tie-offs and knots are drawn too, and the arrows follow it. */
+  readonly path?: Path | undefined;
+  /** How many strings are in, in the order of the path; all when left out. */
+  readonly strung?: number | undefined;
   readonly lengthSystem: LengthSystem;
   readonly className?: string;
+  /** What a tap on a hole does; without it holes cannot be tapped. */
+  readonly onTap?: ((hole: Hole) => void) | undefined;
+  /** Stands below the drawing. */
+  readonly children?: ReactNode;
 }
 
-const SIDES = ['left', 'right'] as const;
-/** Strings are drawn a little thicker than they are, so that over and under can be seen. */
-const MAIN_WIDTH = 1.7;
-const CROSS_WIDTH = 2.6;
-const HALO = 1.6;
-const CROSS_CORE = 0.9;
-/** Numbers of skipped holes stand further out, clear of their neighbours and easy to find. */
-const SKIP_STEP = 7.5;
-const RUN_EXTRA = { mains: 0, crosses: 3.2 };
+const NONE: ReadonlySet<string> = new Set();
 
-function describe({ name, from, to }: StringLine, bed: Bed, system: LengthSystem): string {
-  const length = formatHeadDimension(Math.hypot(from.x - to.x, from.y - to.y), system);
-  const number = Number.parseInt(name.slice(1), 10);
-  if (name.startsWith('C'))
-    return `Cross ${number}: ${length}, hole ${bed.crossHoles[number - 1]?.label}`;
-  const holes = `${bed.mainHoles.head[number - 1]?.label} to ${bed.mainHoles.throat[number - 1]?.label}`;
-  return `Main ${number} ${name.endsWith('L') ? 'left' : 'right'}: ${length}, holes ${holes}`;
-}
+const ZOOM_BUTTON = 'text-soft hover:text-ink grid size-8 place-items-center';
 
 /**
- * The bed to scale, seen from the face with the head up. Arrow keys or the pointer name a string
- * and its holes in the line below.
+ * The bed to scale, seen from the face with the head up. Arrow keys or the pointer name a string, a
+ * run and its holes in the line below; the arrows walk along the string where its path is known.
  */
-export function BedDrawing({ bed, path, lengthSystem, className }: BedDrawingProps) {
+export function BedDrawing({
+  bed,
+  path,
+  strung,
+  lengthSystem,
+  className,
+  onTap,
+  children,
+}: BedDrawingProps) {
   const [named, setNamed] = useState<number>();
+  const { svg, transform, zoomed, by, whole, onKey } = useZoom();
   const depth = passageMm(bed.spec.sport);
   const lines = useMemo(() => stringLines(bed), [bed]);
-  const over = useMemo(() => mainsOver(bed, CROSS_WIDTH / 2 + HALO), [bed]);
+  const stops = useMemo(() => stopsOf(bed, path, lengthSystem), [bed, path, lengthSystem]);
+  const runs = useMemo(() => (path ? drawnRuns(bed, path) : []), [bed, path]);
+  const covered = useMemo(
+    () => (path ? new Set(coveredHoles(bed, path).map(({ at }) => placeName(at))) : NONE),
+    [bed, path],
+  );
+  const doubted = useMemo(
+    () => new Set(bed.look.outliers.slice(0, 2).map(({ hole }) => hole)),
+    [bed],
+  );
   const rims = useMemo(
     () => ({ inner: rimLine(bed, 0), groove: rimLine(bed, depth + 1.5) }),
     [bed, depth],
   );
-  const chosen = named === undefined ? undefined : lines[named];
-  const of = (kind: StringLine['kind']) =>
-    lines
-      .filter((each) => each.kind === kind)
-      .map(lineOf)
-      .join('');
+  const there = strung ?? Infinity;
+  const order = useMemo(() => new Map((path?.order ?? []).map((name, i) => [name, i + 1])), [path]);
+  const isStrung = useCallback((name: string) => (order.get(name) ?? 0) <= there, [order, there]);
+  const current = strung === undefined ? undefined : path?.order[strung - 1];
+  const chosen = named === undefined ? undefined : stops[named];
+  const bright = chosen
+    ? chosen.d || runs.find(({ key }) => key === chosen.key)?.d
+    : lines.find(({ name }) => name === current)?.d;
 
-  const labelReach = depth + (path ? 12 : 8.5);
-  const margin = labelReach + 15;
+  const labelReach = depth + (path ? 12 : 8);
+  const size = numberSize(bed);
+  const margin = labelReach + 1.8 * size;
   const width = bed.outline.widthMm + 2 * margin;
   const height = bed.outline.lengthMm + 2 * margin;
 
   const walk = (event: KeyboardEvent) => {
+    if (onKey(event)) {
+      event.preventDefault();
+      return;
+    }
     const step = { ArrowRight: 1, ArrowDown: 1, ArrowLeft: -1, ArrowUp: -1 }[event.key];
     if (!step) return;
     event.preventDefault();
-    setNamed(((named ?? (step > 0 ? -1 : 0)) + step + lines.length) % lines.length);
+    setNamed(((named ?? (step > 0 ? -1 : 0)) + step + stops.length) % stops.length);
   };
 
   return (
-    <figure className={className}>
-      <svg
-        viewBox={`${-width / 2} ${-height / 2} ${width} ${height}`}
-        className="block h-full max-h-[calc(100%-1.75rem)] w-full"
-        role="img"
-        aria-label={`Bed of ${bed.spec.pattern.mains} mains and ${bed.spec.pattern.crosses} crosses, head up; the arrow keys name each string`}
-        tabIndex={0}
-        onKeyDown={walk}
-        onPointerLeave={() => setNamed(undefined)}
-      >
-        <path d={rims.groove} className="stroke-hair fill-none" strokeWidth={0.7} />
-        <path d={rims.inner} className="fill-sheet stroke-edge" strokeWidth={0.7} />
-        <path d={of('main')} className="stroke-mains fill-none" strokeWidth={MAIN_WIDTH} />
-        <path d={of('cross')} className="stroke-sheet fill-none" strokeWidth={CROSS_WIDTH + HALO} />
-        <path d={of('cross')} className="stroke-crosses fill-none" strokeWidth={CROSS_WIDTH} />
-        <path d={of('cross')} className="stroke-sheet fill-none" strokeWidth={CROSS_CORE} />
-        <path d={over} className="stroke-sheet fill-none" strokeWidth={MAIN_WIDTH + HALO} />
-        <path d={over} className="stroke-mains fill-none" strokeWidth={MAIN_WIDTH} />
-        {chosen && (
-          <path
-            d={lineOf(chosen)}
-            className="stroke-ink fill-none"
-            strokeWidth={2.6}
-            strokeLinecap="round"
-          />
-        )}
-
-        {path &&
-          [path.crosses, path.mains].flatMap((piece) =>
-            piece.segments.map((segment, i) =>
-              segment.kind === 'outside' || segment.kind === 'tie-off run' ? (
-                <path
-                  key={`${piece.name}${i}`}
-                  d={runLine(bed, segment, RUN_EXTRA[piece.name])}
-                  className={`fill-none ${piece.name === 'mains' ? 'stroke-mains' : 'stroke-crosses'}`}
-                  strokeWidth={1.3}
-                  strokeDasharray={segment.kind === 'tie-off run' ? '2.4 1.6' : undefined}
-                />
-              ) : null,
-            ),
-          )}
-
-        {SIDES.map((side) =>
-          bed.holes.map((hole) => {
-            const at = outside(bed, hole, side, 0);
-            const text = outside(bed, hole, side, labelReach + (hole.skipped ? SKIP_STEP : 0));
-            return (
-              <g key={side + hole.label}>
-                <HoleMark hole={hole} x={at.x} y={-at.y} />
-                <text
-                  x={text.x}
-                  y={-text.y}
-                  dy="0.35em"
-                  textAnchor="middle"
-                  fontSize={7.2}
-                  className={`figure ${hole.main !== undefined ? 'fill-mains' : 'fill-crosses-ink'} ${
-                    hole.skipped ? 'underline' : ''
-                  }`}
-                >
-                  {hole.number}
-                </text>
-              </g>
-            );
-          }),
-        )}
-
-        {(['head', 'throat'] as const).map((end) => (
-          <text
-            key={end}
-            y={(end === 'head' ? -1 : 1) * (bed.outline.lengthMm / 2 + labelReach + 9)}
-            dy="0.35em"
-            textAnchor="middle"
-            fontSize={7.2}
-            className="fill-soft"
-          >
-            {end}
-          </text>
-        ))}
-
-        {path?.knots.map((knot) => {
-          const at = outside(bed, knot.hole, knot.side, -7);
-          return (
-            <g
-              key={`${knot.end}${knot.side}${knot.piece}`}
-              transform={`translate(${at.x} ${-at.y})`}
-            >
+    <figure className={clsx('flex flex-col', className)}>
+      <div className="relative min-h-0 grow">
+        <svg
+          ref={svg}
+          viewBox={`${-width / 2} ${-height / 2} ${width} ${height}`}
+          className={clsx('block h-full w-full', zoomed && 'cursor-grab')}
+          role="img"
+          aria-label={`Bed of ${bed.spec.pattern.mains} mains and ${bed.spec.pattern.crosses} crosses, head up; the arrow keys walk along the strings, plus and minus zoom`}
+          tabIndex={0}
+          onKeyDown={walk}
+          onPointerLeave={() => setNamed(undefined)}
+        >
+          <g transform={transform}>
+            <path d={rims.groove} className="stroke-hair fill-none" strokeWidth={0.7} />
+            <path d={rims.inner} className="fill-sheet stroke-edge" strokeWidth={0.7} />
+            <BedStrings lines={lines} isStrung={isStrung} />
+            {bright && (
               <path
-                d="M0-4.4 4.4 0 0 4.4-4.4 0Z"
-                className={`stroke-sheet ${knot.piece === 'mains' ? 'fill-mains' : 'fill-crosses-ink'}`}
-                strokeWidth={1.2}
+                d={bright}
+                className="stroke-ink fill-none"
+                strokeWidth={2.6}
+                strokeLinecap="round"
               />
-              <title>{`Knot of the ${knot.piece}, ${knot.hole.label} ${knot.side}`}</title>
-            </g>
-          );
-        })}
-
-        {lines.map((each, i) => (
-          <path
-            key={each.name}
-            d={lineOf(each)}
-            className="fill-none stroke-transparent"
-            strokeWidth={6}
-            onPointerEnter={() => setNamed(i)}
-          />
-        ))}
-      </svg>
-      <figcaption className="label h-7 pt-1 text-center" aria-live="polite">
+            )}
+            <BedRuns runs={runs} strung={there} />
+            <BedHoles
+              bed={bed}
+              reach={labelReach}
+              covered={covered}
+              doubted={doubted}
+              onTap={onTap}
+            />
+            {chosen?.to && <Arrival bed={bed} at={chosen.to} />}
+            {ENDS.map((end) => (
+              <text
+                key={end}
+                y={
+                  (end === 'head' ? -1 : 1) * (bed.outline.lengthMm / 2 + labelReach + 1.25 * size)
+                }
+                dy="0.35em"
+                textAnchor="middle"
+                fontSize={size}
+                className="fill-soft"
+              >
+                {end}
+              </text>
+            ))}
+            {path && <BedKnots bed={bed} path={path} strung={there} />}
+            {stops.map(
+              ({ key, d, string }, i) =>
+                string !== undefined && (
+                  <path
+                    key={key}
+                    d={d}
+                    className="fill-none stroke-transparent"
+                    strokeWidth={6}
+                    onPointerEnter={() => setNamed(i)}
+                  />
+                ),
+            )}
+          </g>
+        </svg>
+        <div className="no-print absolute top-0 right-0 flex flex-col">
+          <button type="button" aria-label="Larger" className={ZOOM_BUTTON} onClick={() => by(1.3)}>
+            <ZoomIn aria-hidden className="size-4" />
+          </button>
+          <button
+            type="button"
+            aria-label="Smaller"
+            className={ZOOM_BUTTON}
+            onClick={() => by(1 / 1.3)}
+          >
+            <ZoomOut aria-hidden className="size-4" />
+          </button>
+          <button type="button" aria-label="The whole bed" className={ZOOM_BUTTON} onClick={whole}>
+            <Maximize aria-hidden className="size-4" />
+          </button>
+        </div>
+      </div>
+      <figcaption className="label no-print min-h-7 pt-1 text-center" aria-live="polite">
         {chosen
-          ? describe(chosen, bed, lengthSystem)
-          : 'Head up, seen from the face. Point at a string, or walk with the arrows.'}
+          ? chosen.words
+          : onTap
+            ? 'Head up, seen from the face. Tap a hole to mark it.'
+            : 'Head up, seen from the face. Point at a string, or walk with the arrows.'}
       </figcaption>
+      {children}
     </figure>
   );
+}
+
+/** A ring round the hole that a walk has come to. */
+function Arrival({
+  bed,
+  at,
+}: {
+  readonly bed: Bed;
+  readonly at: { hole: Hole; side: 'left' | 'right' };
+}) {
+  const { x, y } = outside(bed, at.hole, at.side, 0);
+  return <circle cx={x} cy={-y} r={5.5} className="stroke-ink fill-none" strokeWidth={1.4} />;
 }

@@ -54,9 +54,15 @@ export function BedKey({ withPath = false }: { readonly withPath?: boolean }) {
         <circle r={2.4} className="fill-paper stroke-mains" strokeWidth={1.2} />
       </Entry>
       {withPath && (
-        <Entry text="knot">
-          <path d="M0-5 5 0 0 5-5 0Z" className="fill-mains" />
-        </Entry>
+        <>
+          <Entry text="covered, prepare it">
+            <circle r={3} className="fill-paper stroke-mains" strokeWidth={1.2} />
+            <path d="M-5-5 5 5" className="stroke-ink" strokeWidth={1.4} />
+          </Entry>
+          <Entry text="knot">
+            <path d="M0-5 5 0 0 5-5 0Z" className="fill-mains" />
+          </Entry>
+        </>
       )}
     </ul>
   );

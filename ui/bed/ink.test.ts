@@ -1,10 +1,11 @@
 import { describe, expect, it } from 'vitest';
-import { studyFrame, type Bed } from '@/core/bed';
-import { twoPiecePath } from '@/core/path';
-import { frameSpec } from '@/core/testing/frame-spec';
-import { lineOf, mainsOver, outside, rimLine, runLine, stringLines } from './ink';
+import { pathThrough, runsOf } from '@/core/path';
+import { bedOf } from '@/core/testing/frame-spec';
+import { outside, rimLine, runLine, stringLines } from './ink';
+import { stopsOf } from './walk';
 
-const { bed } = studyFrame(frameSpec({ head: [7, 9], throat: [7, 9] })) as { bed: Bed };
+const bed = bedOf({ head: [7, 9], throat: [7, 9], tieOff: ['6H', '8H', '6T'] });
+const path = pathThrough(bed, { method: 'two-piece', shortSide: 'left', crossStart: 'left' });
 const numbers = (path: string) => (path.match(/-?\d+(\.\d+)?/g) ?? []).map(Number);
 
 describe('the drawing', () => {
@@ -27,21 +28,22 @@ describe('the drawing', () => {
 
   it('is drawn head up: heights are turned over for the screen', () => {
     const main = stringLines(bed).find(({ name }) => name === 'M1R');
-    const [, head, , throat] = numbers(main ? lineOf(main) : '');
+    const [, head, , throat] = numbers(main?.d ?? '');
     expect(head).toBeLessThan(throat ?? 0);
   });
 
   // A chequerboard: half of the crossings, and a cross in hole 7 or 9 misses the mains beyond it.
   it('lays the main over at every second crossing', () => {
     const crossings = 16 * 19 - 2 * (4 + 2);
-    expect(mainsOver(bed, 3).match(/M/g)).toHaveLength(crossings / 2);
+    const over = stringLines(bed)
+      .map((line) => line.over)
+      .join('');
+    expect(over.match(/M/g)).toHaveLength(crossings / 2);
   });
 
   it('keeps outside runs outside the rim', () => {
-    const path = twoPiecePath(bed, 'left');
-    for (const segment of [...path.mains.segments, ...path.crosses.segments]) {
-      if (segment.kind !== 'outside') continue;
-      const line = numbers(runLine(bed, segment, 0));
+    for (const run of runsOf(path)) {
+      const line = numbers(runLine(bed, run, 'mains', 0));
       const half = Math.floor(line.length / 4) * 2;
       const [x = 0, y = 0] = [line[half], line[half + 1]];
       expect((x / 124) ** 2 + (y / 168) ** 2).toBeGreaterThan(1);
@@ -54,5 +56,30 @@ describe('the drawing', () => {
     const [left, right] = [outside(bed, hole, 'left', 10), outside(bed, hole, 'right', 10)];
     expect(left.x).toBeCloseTo(-right.x, 9);
     expect(left.y).toBeCloseTo(right.y, 9);
+  });
+});
+
+describe('the walk along the strings', () => {
+  const stops = stopsOf(bed, path, 'metric');
+
+  it('comes by every string and every run, in the order of the piece', () => {
+    expect(stops.filter(({ string }) => string !== undefined)).toHaveLength(16 + 19);
+    expect(stops).toHaveLength(16 + 15 + 2 + 19 + 18 + 2);
+  });
+  it('says a string with its length, its holes and its first crossing', () => {
+    const cross = stops.find(({ string }) => string === 'C4');
+    expect(cross?.words).toMatch(
+      /^Cross 4: \d+ mm, from 12H right to 12H left, first (over|under) M8R$/,
+    );
+  });
+  it('says what a run passes over', () => {
+    expect(stops.map(({ words }) => words)).toContainEqual(
+      expect.stringMatching(/^Outside: \d+ mm, from 6H right to 8H right, over 7H$/),
+    );
+  });
+  it('goes string by string where there is no path', () => {
+    const plain = stopsOf(bed, undefined, 'metric');
+    expect(plain).toHaveLength(16 + 19);
+    expect(plain.find(({ string }) => string === 'M8L')?.words).toContain('holes 10H to 10T');
   });
 });

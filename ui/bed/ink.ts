@@ -4,9 +4,10 @@ import type { Bed } from '@/core/bed';
 import type { Hole } from '@/core/holes';
 import { passageMm } from '@/core/lengths';
 import { halfPerimeter, offsetRun, type Side } from '@/core/outline';
-import { crossName, mainIsOver, mainName, mainsAcross, meets, type Segment } from '@/core/path';
+import { mainIsOver, mainsAcross, meets } from '@/core/path';
+import { crossName, mainName, type Run } from '@/core/segments';
 
-interface Point {
+export interface Point {
   readonly x: number;
   readonly y: number;
 }
@@ -42,52 +43,69 @@ export interface StringLine {
   readonly kind: 'main' | 'cross';
   readonly from: Point;
   readonly to: Point;
+  readonly d: string;
+  /** For a main, short pieces of it where it lies over a cross. */
+  readonly over: string;
 }
+
+/** How far a piece of main that lies over reaches to either side of the cross, mm. */
+const OVER_REACH = 2.9;
 
 /** Every string as a straight line between its holes: mains from left to right, crosses from the head down. */
 export function stringLines(bed: Bed): readonly StringLine[] {
-  const mains = mainsAcross(bed.mainsPerSide).map(({ main, side }): StringLine => ({
-    name: mainName(main, side),
-    kind: 'main',
-    from: holePoint(bed.mainHoles.head[main - 1] as Hole, side),
-    to: holePoint(bed.mainHoles.throat[main - 1] as Hole, side),
-  }));
-  const crosses = bed.crossHoles.map((hole, i): StringLine => ({
-    name: crossName(i + 1),
-    kind: 'cross',
-    from: holePoint(hole, 'left'),
-    to: holePoint(hole, 'right'),
-  }));
+  const mains = mainsAcross(bed.mainsPerSide).map(({ main, side }): StringLine => {
+    const from = holePoint(bed.mainHoles.head[main - 1] as Hole, side);
+    const to = holePoint(bed.mainHoles.throat[main - 1] as Hole, side);
+    return {
+      name: mainName(main, side),
+      kind: 'main',
+      from,
+      to,
+      d: straight([from, to]) ?? '',
+      over: overPieces(bed, main, side, from, to),
+    };
+  });
+  const crosses = bed.crossHoles.map((hole, i): StringLine => {
+    const [from, to] = [holePoint(hole, 'left'), holePoint(hole, 'right')];
+    return {
+      name: crossName(i + 1),
+      kind: 'cross',
+      from,
+      to,
+      d: straight([from, to]) ?? '',
+      over: '',
+    };
+  });
   return [...mains, ...crosses];
 }
 
-export const lineOf = ({ from, to }: StringLine): string => straight([from, to]) ?? '';
-
-/** Short pieces of main, one for each crossing where the main lies over the cross. */
-export function mainsOver(bed: Bed, reach: number): string {
-  const pieces: string[] = [];
-  for (const { main, side } of mainsAcross(bed.mainsPerSide)) {
-    const top = holePoint(bed.mainHoles.head[main - 1] as Hole, side);
-    const bottom = holePoint(bed.mainHoles.throat[main - 1] as Hole, side);
-    const at = (y: number): Point => ({
-      x: top.x + ((y - top.y) / (bottom.y - top.y)) * (bottom.x - top.x),
-      y,
-    });
-    for (const [i, hole] of bed.crossHoles.entries())
-      if (meets(bed, main, i + 1) && mainIsOver(main, side, i + 1, bed.mainsPerSide))
-        pieces.push(straight([at(hole.y + reach), at(hole.y - reach)]) ?? '');
-  }
-  return pieces.join('');
+function overPieces(bed: Bed, main: number, side: Side, top: Point, bottom: Point): string {
+  const at = (y: number): Point => ({
+    x: top.x + ((y - top.y) / (bottom.y - top.y)) * (bottom.x - top.x),
+    y,
+  });
+  return bed.crossHoles
+    .flatMap((hole, i) =>
+      meets(bed, main, i + 1) && mainIsOver(main, side, i + 1, bed.mainsPerSide)
+        ? [straight([at(hole.y + OVER_REACH), at(hole.y - OVER_REACH)]) ?? '']
+        : [],
+    )
+    .join('');
 }
 
-/** An outside or tie-off run, drawn along the groove at its own distance. */
+/** Distance of a run from the inner rim: mains nearer, crosses a line further out, two lanes of each, mm. */
+const LANE_MM = 1.6;
+const CROSSES_FURTHER_MM = 3.2;
+
+/** An outside or tie-off run, drawn along the groove in its own lane. */
 export function runLine(
   bed: Bed,
-  segment: Extract<Segment, { kind: 'outside' | 'tie-off run' }>,
-  extra: number,
+  { from, to }: Run,
+  piece: 'mains' | 'crosses',
+  lane: 0 | 1,
 ): string {
-  const depth = passageMm(bed.spec.sport) + extra;
-  const { from, to } = segment;
+  const depth =
+    passageMm(bed.spec.sport) + (piece === 'crosses' ? CROSSES_FURTHER_MM : 0) + lane * LANE_MM;
   const start = holePoint(from.hole, from.side);
   const end = holePoint(to.hole, to.side);
   let along: Point[];

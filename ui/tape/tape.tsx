@@ -1,7 +1,7 @@
 import { range, scaleLinear } from 'd3';
-import type { PartName, PieceLength } from '@/core/lengths';
+import type { Part, PartName, PieceLength } from '@/core/lengths';
 import { formatStringLength, MM_PER_FOOT, type LengthSystem } from '@/core/units';
-import { spareText } from '@/core/wording';
+import { PIECE_WORDS, spareText } from '@/core/wording';
 
 export interface TapePiece {
   readonly piece: PieceLength;
@@ -15,12 +15,14 @@ interface TapeProps {
 }
 
 const WIDTH = 680;
-const LEFT = 58;
+const LEFT = 70;
 const ROW = 112;
 const BAR = 24;
 
+type Drawn = Exclude<PartName, 'stretch'>;
+
 /** How each part is filled: the more of it lies in the bed, the fuller the ink. */
-const OPACITY: Record<Exclude<PartName, 'stretch'>, number> = {
+const OPACITY: Record<Drawn, number> = {
   'inside strings': 1,
   'outside runs': 0.72,
   'through the frame': 0.5,
@@ -28,9 +30,10 @@ const OPACITY: Record<Exclude<PartName, 'stretch'>, number> = {
   'tie-offs and knots': 0.38,
   'reach to the gripper': 0.24,
   margin: 0.12,
+  learnt: 0.12,
 };
 
-const NUMBERS: Record<Exclude<PartName, 'stretch'>, string> = {
+const NUMBERS: Record<PartName, string> = {
   'inside strings': '1',
   'outside runs': '2',
   'through the frame': '3',
@@ -38,9 +41,17 @@ const NUMBERS: Record<Exclude<PartName, 'stretch'>, string> = {
   'tie-offs and knots': '5',
   'reach to the gripper': '6',
   margin: '7',
+  stretch: '8',
+  learnt: '9',
 };
 
-export const partNumber = (name: PartName): string => (name === 'stretch' ? '8' : NUMBERS[name]);
+export const partNumber = (name: PartName): string => NUMBERS[name];
+
+/** Parts that add to the tape; what is taken off again is the arrow at its end. */
+const isDrawn = (part: Part): part is Part & { readonly name: Drawn } =>
+  part.name !== 'stretch' && part.mm > 0;
+
+const PIECE_NAMES = { mains: 'Mains', crosses: 'Crosses', whole: 'One piece' } as const;
 
 /**
  * Each piece as a ruler to scale, its parts in order, and under it the string that it is cut from,
@@ -67,7 +78,7 @@ export function Tape({ pieces, lengthSystem }: TapeProps) {
       aria-label={pieces
         .map(
           ({ piece, stock }) =>
-            `${piece.name}: cut ${formatStringLength(piece.cutMm, lengthSystem)}${stock ? `, from ${stock.text}: ${spareText(stock.mm - piece.cutMm, lengthSystem)}` : ''}`,
+            `${PIECE_WORDS[piece.name]}: cut ${formatStringLength(piece.cutMm, lengthSystem)}${stock ? `, from ${stock.text}: ${spareText(stock.mm - piece.cutMm, lengthSystem)}` : ''}`,
         )
         .join('. ')}
     >
@@ -80,8 +91,9 @@ export function Tape({ pieces, lengthSystem }: TapeProps) {
         </g>
       ))}
       {pieces.map(({ piece, stock }, row) => {
-        const ink = piece.name === 'mains' ? 'mains' : 'crosses';
+        const ink = piece.name === 'crosses' ? 'crosses' : 'mains';
         const fill = ink === 'mains' ? 'fill-mains' : 'fill-crosses';
+        const mark = piece.name === 'whole' ? piece.sides?.[0].mm : undefined;
         const top = 26 + row * ROW;
         let at = 0;
         const cut = x(piece.cutMm);
@@ -94,10 +106,9 @@ export function Tape({ pieces, lengthSystem }: TapeProps) {
               fontSize={17}
               className={`figure ${ink === 'mains' ? 'fill-mains' : 'fill-crosses-ink'}`}
             >
-              {piece.name === 'mains' ? 'Mains' : 'Crosses'}
+              {PIECE_NAMES[piece.name]}
             </text>
-            {piece.parts.map(({ name, mm }) => {
-              if (name === 'stretch') return null;
+            {piece.parts.filter(isDrawn).map(({ name, mm }) => {
               const from = x(at);
               at += mm;
               const width = x(at) - from;
@@ -131,6 +142,15 @@ export function Tape({ pieces, lengthSystem }: TapeProps) {
               className="stroke-soft fill-none"
             />
             <path d={`M${cut} ${top - 5}V${top + 70}`} className="stroke-ink" strokeWidth={2} />
+            {mark !== undefined && (
+              <g transform={`translate(${x(mark)} ${top})`}>
+                <path d={`M0-6V${BAR + 3}`} className="stroke-paper" strokeWidth={2} />
+                <path d={`M0-6V${BAR + 3}`} className="stroke-ink" strokeDasharray="3 2" />
+                <text y={BAR + 14} fontSize={13} textAnchor="middle" className="figure fill-ink">
+                  mark {formatStringLength(mark, lengthSystem)}
+                </text>
+              </g>
+            )}
             {stock && (
               <>
                 <rect

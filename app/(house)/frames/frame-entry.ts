@@ -1,17 +1,22 @@
 import { z } from 'zod';
-import { studyFrame } from '@/core/bed';
+import { checkFrame } from '@/core/contradictions';
 import type { FrameSpec } from '@/core/frame';
+import { methodSchema } from '@/core/method';
 import {
   parseCount,
   parseHoleLabels,
+  parseHoleNumber,
   parseHoleNumbers,
   parseLength,
   parseRow,
+  parseStepDown,
   parseTensionRange,
+  parseTieOffs,
   parseWidths,
 } from '@/core/notation';
-import { OUTLINE_FAMILIES } from '@/core/outline';
+import { endSchema, OUTLINE_FAMILIES } from '@/core/outline';
 import { nameText, optionalReading, reading } from '@/core/reading';
+import { ruledRowsOf } from '@/core/ruled';
 import { sportSchema, type Sport } from '@/core/sport';
 import { inTensionUnit, otherTensionUnit, type TensionUnit } from '@/core/units';
 
@@ -19,8 +24,10 @@ export const OUTLINES = [...OUTLINE_FAMILIES, 'measured'] as const;
 
 const headLength = reading((text) => parseLength(text, 'mm'));
 
-/** A frame as it is typed: everything text, read into a spec, then studied for contradictions. */
-export const frameEntrySchema = (houseUnit: TensionUnit) =>
+const start = z.enum(['by the bridge', 'head', 'throat']);
+
+/** A frame as it is typed: everything text, read into a spec. Whether its facts hold together is not asked. */
+export const frameEntryReading = (houseUnit: TensionUnit) =>
   z
     .object({
       name: nameText('the frame a name'),
@@ -31,14 +38,24 @@ export const frameEntrySchema = (houseUnit: TensionUnit) =>
       widths: reading(parseWidths),
       mains: reading(parseCount),
       crosses: reading(parseCount),
-      bridgeHoles: reading(parseCount),
+      bridgeHoles: optionalReading(parseCount),
       headSkip: optionalReading(parseHoleNumbers),
       throatSkip: optionalReading(parseHoleNumbers),
+      headOutermost: optionalReading(parseHoleNumber),
+      throatOutermost: optionalReading(parseHoleNumber),
       shared: reading(parseHoleLabels),
-      tieOff: reading(parseHoleLabels),
+      tieOff: reading(parseTieOffs),
+      double: reading(parseHoleLabels),
+      ports: reading(parseHoleLabels),
       range: z.string(),
-      mainsMm: optionalReading(parseRow),
-      crossesMm: optionalReading(parseRow),
+      headMm: reading(parseRow),
+      sideMm: reading(parseRow),
+      throatMm: reading(parseRow),
+      mainsStart: start,
+      crossesFrom: endSchema,
+      reversedOuterMains: z.boolean(),
+      methods: z.array(methodSchema),
+      stepDown: reading(parseStepDown),
       ownerInsists: z.boolean(),
     })
     .transform((entry, context): { name: string; spec: FrameSpec } => {
@@ -46,6 +63,7 @@ export const frameEntrySchema = (houseUnit: TensionUnit) =>
         entry.range.trim() === '' ? null : parseTensionRange(entry.range, entry.sport, houseUnit);
       if (range && !range.ok)
         context.addIssue({ code: 'custom', path: ['range'], message: range.problem });
+      const rows = [entry.headMm, entry.sideMm, entry.throatMm];
       const spec: FrameSpec = {
         sport: entry.sport,
         head: {
@@ -63,30 +81,47 @@ export const frameEntrySchema = (houseUnit: TensionUnit) =>
             }
           : null,
         holes: {
-          head: { skip: entry.headSkip && [...entry.headSkip] },
-          throat: { skip: entry.throatSkip && [...entry.throatSkip] },
+          head: { skip: entry.headSkip && [...entry.headSkip], outermost: entry.headOutermost },
+          throat: {
+            skip: entry.throatSkip && [...entry.throatSkip],
+            outermost: entry.throatOutermost,
+          },
           shared: [...entry.shared],
           tieOff: [...entry.tieOff],
-          positionsMm:
-            entry.mainsMm || entry.crossesMm
-              ? {
-                  mains: entry.mainsMm && [...entry.mainsMm],
-                  crosses: entry.crossesMm && [...entry.crossesMm],
-                }
-              : null,
+          double: [...entry.double],
+          ports: [...entry.ports],
+          positionsMm: rows.some((row) => row.length > 0)
+            ? { head: [...entry.headMm], side: [...entry.sideMm], throat: [...entry.throatMm] }
+            : null,
+        },
+        stringing: {
+          mainsStart: entry.mainsStart === 'by the bridge' ? null : entry.mainsStart,
+          methods: entry.methods,
+          crossesFrom: entry.crossesFrom === 'throat' ? 'throat' : null,
+          reversedOuterMains: entry.reversedOuterMains,
+          stepDown: entry.stepDown && { ...entry.stepDown },
         },
         ownerInsists: entry.ownerInsists,
       };
-      for (const { field, problem } of studyFrame(spec).problems)
-        context.addIssue({
-          code: 'custom',
-          path: [field === 'outline' && entry.outline === 'measured' ? 'widths' : field],
-          message: problem,
-        });
       return { name: entry.name, spec };
     });
 
-export type FrameEntry = z.input<ReturnType<typeof frameEntrySchema>>;
+/** The same, refused at its fields while its facts contradict one another. */
+export const frameEntrySchema = (houseUnit: TensionUnit) =>
+  frameEntryReading(houseUnit).transform((frame, context) => {
+    const checked = checkFrame(frame.spec);
+    if (checked.ok) return frame;
+    const measured = typeof frame.spec.head.outline !== 'string';
+    for (const { field, problem } of checked.problems)
+      context.addIssue({
+        code: 'custom',
+        path: [field === 'outline' && measured ? 'widths' : field],
+        message: problem,
+      });
+    return frame;
+  });
+
+export type FrameEntry = z.input<ReturnType<typeof frameEntryReading>>;
 
 /** A usual frame of each sport, to start typing from. Common practice, no source. */
 const USUAL: Record<
@@ -126,11 +161,21 @@ export const emptyFrameEntry = (sport: Sport, name = ''): FrameEntry => ({
   widths: '',
   headSkip: '',
   throatSkip: '',
+  headOutermost: '',
+  throatOutermost: '',
   shared: '',
   tieOff: '',
+  double: '',
+  ports: '',
   range: '',
-  mainsMm: '',
-  crossesMm: '',
+  headMm: '',
+  sideMm: '',
+  throatMm: '',
+  mainsStart: 'by the bridge',
+  crossesFrom: 'head',
+  reversedOuterMains: false,
+  methods: [],
+  stepDown: '',
   ownerInsists: false,
 });
 
@@ -138,28 +183,43 @@ const row = (values: readonly number[] | null | undefined): string =>
   !values ? '' : values.length === 0 ? 'none' : values.join(' ');
 
 /** A stored frame as its form shows it. */
-export const frameEntryOf = (name: string, spec: FrameSpec): FrameEntry => ({
-  name,
-  sport: spec.sport,
-  lengthMm: String(spec.head.lengthMm),
-  widthMm: String(spec.head.widthMm),
-  outline: typeof spec.head.outline === 'string' ? spec.head.outline : 'measured',
-  widths:
-    typeof spec.head.outline === 'string'
-      ? ''
-      : spec.head.outline.map(({ fromHeadMm, widthMm }) => `${fromHeadMm}:${widthMm}`).join(' '),
-  mains: String(spec.pattern.mains),
-  crosses: String(spec.pattern.crosses),
-  bridgeHoles: String(spec.bridgeHoles),
-  headSkip: row(spec.holes.head.skip),
-  throatSkip: row(spec.holes.throat.skip),
-  shared: spec.holes.shared.join(' '),
-  tieOff: spec.holes.tieOff.join(' '),
-  range: spec.tension ? `${spec.tension.min}-${spec.tension.max} ${spec.tension.unit}` : '',
-  mainsMm: row(spec.holes.positionsMm?.mains),
-  crossesMm: row(spec.holes.positionsMm?.crosses),
-  ownerInsists: spec.ownerInsists,
-});
+export function frameEntryOf(name: string, spec: FrameSpec): FrameEntry {
+  const { head, holes, stringing, tension } = spec;
+  const rows = ruledRowsOf(spec);
+  const { stepDown } = stringing;
+  return {
+    name,
+    sport: spec.sport,
+    lengthMm: String(head.lengthMm),
+    widthMm: String(head.widthMm),
+    outline: typeof head.outline === 'string' ? head.outline : 'measured',
+    widths:
+      typeof head.outline === 'string'
+        ? ''
+        : head.outline.map(({ fromHeadMm, widthMm }) => `${fromHeadMm}:${widthMm}`).join(' '),
+    mains: String(spec.pattern.mains),
+    crosses: String(spec.pattern.crosses),
+    bridgeHoles: spec.bridgeHoles === null ? '' : String(spec.bridgeHoles),
+    headSkip: row(holes.head.skip),
+    throatSkip: row(holes.throat.skip),
+    headOutermost: holes.head.outermost === null ? '' : String(holes.head.outermost),
+    throatOutermost: holes.throat.outermost === null ? '' : String(holes.throat.outermost),
+    shared: holes.shared.join(' '),
+    tieOff: holes.tieOff.join(' '),
+    double: holes.double.join(' '),
+    ports: holes.ports.join(' '),
+    range: tension ? `${tension.min}-${tension.max} ${tension.unit}` : '',
+    headMm: rows?.head.join(' ') ?? '',
+    sideMm: rows?.side.join(' ') ?? '',
+    throatMm: rows?.throat.join(' ') ?? '',
+    mainsStart: stringing.mainsStart ?? 'by the bridge',
+    crossesFrom: stringing.crossesFrom ?? 'head',
+    reversedOuterMains: stringing.reversedOuterMains,
+    methods: [...stringing.methods],
+    stepDown: stepDown ? `${stepDown.strings} x ${stepDown.by} ${stepDown.unit}` : '',
+    ownerInsists: spec.ownerInsists,
+  };
+}
 
 /** The range as typed, read again in another unit for the hint below the field. */
 export function rangeHint(text: string, sport: Sport, houseUnit: TensionUnit): string | undefined {

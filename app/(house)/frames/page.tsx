@@ -1,4 +1,5 @@
 import type { Metadata } from 'next';
+import Link from 'next/link';
 import { SPORTS } from '@/core/sport';
 import { formatHeadDimension } from '@/core/units';
 import { openWorkshop } from '@/db/workshop';
@@ -21,6 +22,14 @@ export default async function FramesPage({ searchParams }: PageProps<'/frames'>)
       searchLabel="Find by name"
       add={{ href: '/frames/new', text: 'Enter a frame' }}
     >
+      <p className="mb-4 flex gap-6">
+        <Link href="/frames/import" className="underline">
+          Bring in from files
+        </Link>
+        <a href="/frames/document" download className="underline">
+          Save all to a file
+        </a>
+      </p>
       <Table
         head={['Frame', 'Sport', 'Pattern', 'Inside of the head', 'Bridge holes', 'Printed range']}
         empty={
@@ -39,7 +48,7 @@ export default async function FramesPage({ searchParams }: PageProps<'/frames'>)
               {spec.pattern.mains} × {spec.pattern.crosses}
             </span>,
             `${size(spec.head.lengthMm)} × ${size(spec.head.widthMm)}`,
-            spec.bridgeHoles,
+            spec.bridgeHoles ?? '–',
             spec.tension ? `${spec.tension.min} to ${spec.tension.max} ${spec.tension.unit}` : '–',
           ],
         }))}

@@ -128,8 +128,12 @@ export async function takeIn(entry: TakeInEntry): Promise<FormAnswer> {
             mainN: before.mainN,
             crossN: before.crossN,
             tensionUnit: before.tensionUnit,
+            method: before.method,
+            shortSide: before.shortSide,
             crossStart: before.crossStart,
             cutFrom: before.cutFrom,
+            remnantsMm: before.remnantsMm,
+            machineId: before.machineId,
           }),
         });
         return { ok: true, go: `/tickets/${ticket.number}/frame` };

@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { cutAssumptionsSchema } from '@/core/lengths';
 import { parseLength, parseMoney } from '@/core/notation';
-import { nameText, reading } from '@/core/reading';
+import { methodPreferenceSchema } from '@/core/methods';
+import { nameText, optionalReading, reading } from '@/core/reading';
 import { roundTo } from '@/core/units';
 import type { WorkshopFacts } from '@/db/workshop';
 
@@ -32,6 +33,7 @@ const LIMITS = {
   knotMm: 'A knot takes 2 to 20 cm.',
   tailMm: 'A tail is 2 to 30 cm long.',
   marginMm: 'A margin is at most 50 cm.',
+  armSpanMm: 'An arm span is 100 to 250 cm.',
 } as const;
 
 export const workshopSchema = z
@@ -46,9 +48,12 @@ export const workshopSchema = z
     knotMm: machineLength,
     tailMm: machineLength,
     marginMm: machineLength,
+    armSpanMm: optionalReading((text) => parseLength(text, 'cm')),
+    methodPreference: methodPreferenceSchema,
   })
-  .transform(({ labour, gripperMm, knotMm, tailMm, marginMm, ...rest }, context): WorkshopFacts => {
-    const cutAssumptions = { gripperMm, knotMm, tailMm, marginMm };
+  .transform((entry, context): WorkshopFacts => {
+    const { labour, gripperMm, knotMm, tailMm, marginMm, armSpanMm, ...rest } = entry;
+    const cutAssumptions = { gripperMm, knotMm, tailMm, marginMm, armSpanMm };
     for (const { path } of cutAssumptionsSchema.safeParse(cutAssumptions).error?.issues ?? []) {
       const field = path[0] as keyof typeof LIMITS;
       context.addIssue({ code: 'custom', path: [field], message: LIMITS[field] });
@@ -75,4 +80,6 @@ export const workshopEntryOf = ({
   knotMm: centimetres(cutAssumptions.knotMm),
   tailMm: centimetres(cutAssumptions.tailMm),
   marginMm: centimetres(cutAssumptions.marginMm),
+  armSpanMm: cutAssumptions.armSpanMm === null ? '' : centimetres(cutAssumptions.armSpanMm),
+  methodPreference: rest.methodPreference,
 });

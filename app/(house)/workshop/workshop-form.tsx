@@ -1,6 +1,7 @@
 'use client';
 
 import { toast } from 'sonner';
+import { METHOD_PREFERENCES } from '@/core/methods';
 import { ChoiceField } from '@/ui/form/bound';
 import { TextField } from '@/ui/form/field';
 import { FormFoot } from '@/ui/form/form-foot';
@@ -65,6 +66,18 @@ export function WorkshopForm({ name, initial, save }: WorkshopFormProps) {
       />
       <TextField label="A knot takes (cm)" {...form.field('knotMm')} />
       <TextField label="Tail to pull the knot up by (cm)" {...form.field('tailMm')} />
+      <TextField
+        label="Your arm span (cm)"
+        hint="From fingertip to fingertip, for measuring without a tape. Empty when you do not."
+        {...form.field('armSpanMm')}
+      />
+      <ChoiceField
+        control={form.control}
+        name="methodPreference"
+        label="When methods compare, look first at"
+        className="col-span-2"
+        options={METHOD_PREFERENCES.map((value) => ({ value, text: value }))}
+      />
       <div className="col-span-2">
         <FormFoot form={form} action="Save the workshop" />
       </div>

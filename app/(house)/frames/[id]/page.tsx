@@ -26,7 +26,10 @@ export default async function FramePage({ params }: PageProps<'/frames/[id]'>) {
         lengthSystem={workshop.lengthSystem}
       />
       {!frame.removedAt && (
-        <p className="mt-8">
+        <p className="mt-8 flex gap-6">
+          <a href={`/frames/${id}/document`} download className="underline">
+            Save to a file
+          </a>
           <RemoveButton
             what="frame"
             remove={removeFrame.bind(null, id)}

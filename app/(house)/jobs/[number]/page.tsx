@@ -5,13 +5,14 @@ import { studyFrame } from '@/core/bed';
 import { formatGauge } from '@/core/gauge';
 import { formatMoney } from '@/core/money';
 import { crossFinish } from '@/core/pattern';
-import { twoPiecePath } from '@/core/path';
+import { METHOD_WORDS } from '@/core/method';
+import { pathThrough } from '@/core/path';
 import { formatDay, wallTime } from '@/core/promise';
 import { jobRecordSchema } from '@/core/record';
 import { formatStringLength, formatTicket, formatTicketConverted } from '@/core/units';
-import { crossWay, knotCount, mainsWay, skipWords } from '@/core/wording';
+import { crossWay, knotCount, knotWords, lengthWords, mainsWay, skipWords } from '@/core/wording';
 import { openWorkshop } from '@/db/workshop';
-import { BedDrawing } from '@/ui/bed/bed-drawing';
+import { StrungBed } from '@/ui/bed/strung-bed';
 import { Fact, Facts } from '@/ui/facts';
 
 /** A job as it was done. Everything here comes from its own record, none of it from the library. */
@@ -49,9 +50,9 @@ export default async function JobPage({ params }: PageProps<'/jobs/[number]'>) {
       </header>
       <div className="grid gap-8 lg:grid-cols-[1fr_1.1fr]">
         {bed && (
-          <BedDrawing
+          <StrungBed
             bed={bed}
-            path={twoPiecePath(bed, plan.crossStart)}
+            path={pathThrough(bed, plan)}
             lengthSystem={workshop.lengthSystem}
             className="h-[36rem]"
           />
@@ -80,19 +81,33 @@ export default async function JobPage({ params }: PageProps<'/jobs/[number]'>) {
           >
             {strung(setup.crosses)}
           </Fact>
-          <Fact name="Cut for the mains">{length(plan.mains.cutMm)}</Fact>
-          <Fact name="Cut for the crosses">{length(plan.crosses.cutMm)}</Fact>
+          {plan.pieces.map(({ name, cutMm, leftOverMm }) => (
+            <Fact
+              key={name}
+              name={name === 'whole' ? 'Cut in one piece' : `Cut for the ${name}`}
+              note={
+                leftOverMm === null
+                  ? undefined
+                  : `${lengthWords(leftOverMm, workshop.lengthSystem)} were left over`
+              }
+            >
+              {length(cutMm)}
+            </Fact>
+          ))}
           <Fact name="Skips" note={`throat ${skipWords(plan.skips.throat, 'throat')}`}>
             head {skipWords(plan.skips.head, 'head')}
           </Fact>
           <Fact
             name="Knots"
-            note={plan.knots.map(({ ties, hole, side }) => `${ties}: ${hole} ${side}`).join(' · ')}
+            note={plan.knots
+              .map(({ ties, hole, side }) => knotWords({ ties, hole: { label: hole }, side }))
+              .join(' · ')}
           >
             {knotCount(plan.knots)}
           </Fact>
           <Fact name="Pattern">
-            {frame.pattern.mains} × {frame.pattern.crosses}, two pieces, cut from {plan.cutFrom}
+            {frame.pattern.mains} × {frame.pattern.crosses}, {METHOD_WORDS[plan.method]}, cut from{' '}
+            {plan.cutFrom}
           </Fact>
           <Fact name="They asked for">{ticket.wish || '–'}</Fact>
           <Fact name="Condition">{ticket.condition || '–'}</Fact>

@@ -11,11 +11,12 @@ const setup = (mains = piece('a'), crosses = piece('a')) =>
 function open(changes: {
   study?: boolean;
   setup?: boolean;
-  crossStart?: 'left' | null;
+  cut?: boolean;
   closedAt?: Date | null;
 }): OpenTicket {
   return {
-    ticket: { crossStart: changes.crossStart ?? null, closedAt: changes.closedAt ?? null },
+    ticket: { closedAt: changes.closedAt ?? null },
+    choice: changes.cut && { method: 'two-piece', shortSide: 'left', crossStart: 'left' },
     study: changes.study ? studyFrame(frameSpec()) : undefined,
     setup: changes.setup ? setup() : undefined,
   } as OpenTicket;
@@ -39,13 +40,13 @@ describe('the stations of a ticket', () => {
     });
     expect(waits(open({ study: true }))).toEqual({ cut: 'the setup', 'hand-over': 'the setup' });
     expect(waits(open({ study: true, setup: true }))).toEqual({ 'hand-over': 'the cut' });
-    expect(waits(open({ study: true, setup: true, crossStart: 'left' }))).toEqual({});
+    expect(waits(open({ study: true, setup: true, cut: true }))).toEqual({});
   });
 
   it('are done one after the other', () => {
     expect(done(open({}))).toEqual(['Take-in']);
     expect(done(open({ study: true }))).toEqual(['Take-in', 'Frame']);
-    const closed = open({ study: true, setup: true, crossStart: 'left', closedAt: new Date(0) });
+    const closed = open({ study: true, setup: true, cut: true, closedAt: new Date(0) });
     expect(done(closed)).toEqual(['Take-in', 'Frame', 'Setup', 'Cut', 'Hand over']);
   });
 

@@ -9,15 +9,15 @@ export interface Station {
 }
 
 /** The stations of a ticket in the order of the work. */
-export function stationsOf({ ticket, study, setup }: OpenTicket): readonly Station[] {
+export function stationsOf({ ticket, study, setup, choice }: OpenTicket): readonly Station[] {
   const frame = study?.bed ? undefined : 'the frame';
   const strings = frame ?? (setup ? undefined : 'the setup');
-  const cut = strings ?? (ticket.crossStart ? undefined : 'the cut');
+  const cut = strings ?? (choice ? undefined : 'the cut');
   return [
     { path: 'take-in', name: 'Take-in', done: true, waitsFor: undefined },
     { path: 'frame', name: 'Frame', done: !frame, waitsFor: undefined },
     { path: 'setup', name: 'Setup', done: setup !== undefined, waitsFor: frame },
-    { path: 'cut', name: 'Cut', done: ticket.crossStart !== null, waitsFor: strings },
+    { path: 'cut', name: 'Cut', done: choice !== undefined, waitsFor: strings },
     { path: 'hand-over', name: 'Hand over', done: ticket.closedAt !== null, waitsFor: cut },
   ];
 }

@@ -1,7 +1,12 @@
 import { notFound } from 'next/navigation';
 import { cache } from 'react';
 import { routeNumber } from '@/app/route-id';
-import { studyFrame, type Study } from '@/core/bed';
+import { studyFrame, type Bed, type Study } from '@/core/bed';
+import { learnFrom } from '@/core/learning';
+import type { CutAssumptions } from '@/core/lengths';
+import { methodProblem } from '@/core/methods';
+import type { PathChoice } from '@/core/path';
+import type { Learnt } from '@/core/plan';
 import { wallTime } from '@/core/promise';
 import type { CutSourceKind } from '@/core/record';
 import type { TicketTension, TensionUnit } from '@/core/units';
@@ -34,26 +39,39 @@ export interface OpenTicket {
   readonly frame: Frame | undefined;
   readonly study: Study | undefined;
   readonly setup: Setup | undefined;
+  /** The cut as it was planned, while this frame and these strings still take it. */
+  readonly choice: PathChoice | undefined;
+  /** Of the workshop, with the gripper of the machine that the cut is for. */
+  readonly assumptions: CutAssumptions;
   /** The unit this client's papers are written in. */
   readonly unit: TensionUnit;
 }
 
 /** A ticket with everything its stations need. Shared by the layout and the page of one request. */
 export const openTicket = cache(async (numberText: string): Promise<OpenTicket> => {
-  const { workshop, tickets, clients, rackets, frames, strings } = await openWorkshop();
+  const { workshop, tickets, clients, rackets, frames, strings, machines } = await openWorkshop();
   const ticket = await tickets.get(routeNumber(numberText));
   if (!ticket) notFound();
-  const [client, racket, frame, mainString, crossString] = await Promise.all([
+  const [client, racket, frame, mainString, crossString, machine] = await Promise.all([
     clients.get(ticket.clientId),
     rackets.get(ticket.racketId),
     ticket.frameId ? frames.get(ticket.frameId) : undefined,
     ticket.mainStringId ? strings.get(ticket.mainStringId) : undefined,
     ticket.crossStringId ? strings.get(ticket.crossStringId) : undefined,
+    ticket.machineId ? machines.get(ticket.machineId) : undefined,
   ]);
   if (!client || !racket) notFound();
   const { mainGaugeMm, crossGaugeMm, mainN, crossN, tensionUnit } = ticket;
   const whole =
     mainString && crossString && mainGaugeMm && crossGaugeMm && mainN && crossN && tensionUnit;
+  const setup: Setup | undefined = whole
+    ? {
+        mains: { string: mainString, gaugeMm: mainGaugeMm, supplied: ticket.mainSupplied },
+        crosses: { string: crossString, gaugeMm: crossGaugeMm, supplied: ticket.crossSupplied },
+        tension: { mainN, crossN, unit: tensionUnit },
+      }
+    : undefined;
+  const study = frame && studyFrame(frame.spec);
   return {
     workshop,
     now: wallTime(new Date(), workshop.timeZone),
@@ -61,20 +79,33 @@ export const openTicket = cache(async (numberText: string): Promise<OpenTicket> 
     client,
     racketVersion: racket.version,
     frame,
-    study: frame && studyFrame(frame.spec),
-    setup: whole
-      ? {
-          mains: { string: mainString, gaugeMm: mainGaugeMm, supplied: ticket.mainSupplied },
-          crosses: { string: crossString, gaugeMm: crossGaugeMm, supplied: ticket.crossSupplied },
-          tension: { mainN, crossN, unit: tensionUnit },
-        }
-      : undefined,
+    study,
+    setup,
+    choice: study?.bed && setup && plannedChoice(ticket, study.bed, isHybrid(setup)),
+    assumptions: machine
+      ? { ...workshop.cutAssumptions, gripperMm: machine.gripperMm }
+      : workshop.cutAssumptions,
     unit: client.tensionUnit ?? workshop.tensionUnit,
   };
 });
 
-/** One set serves both pieces when they are one string of one thickness; a hybrid takes half of each. */
-export const usualCutSource = ({ mains, crosses }: Setup): CutSourceKind =>
-  mains.string.id === crosses.string.id && mains.gaugeMm === crosses.gaugeMm
-    ? 'one set'
-    : 'two half sets';
+function plannedChoice(ticket: ListedTicket, bed: Bed, hybrid: boolean): PathChoice | undefined {
+  const { method, shortSide, crossStart } = ticket;
+  if (!method || !shortSide || !crossStart || methodProblem(bed, method, hybrid)) return undefined;
+  return { method, shortSide, crossStart };
+}
+
+/** What past jobs teach about the next cut on this ticket's frame. */
+export async function learntFor({ frame }: OpenTicket): Promise<Learnt> {
+  if (!frame) return {};
+  const { tickets } = await openWorkshop();
+  return learnFrom(await tickets.pastPieces(frame.sport), frame.id);
+}
+
+/** Two strings, or two thicknesses of one: two pieces from two sets. */
+export const isHybrid = ({ mains, crosses }: Setup): boolean =>
+  mains.string.id !== crosses.string.id || mains.gaugeMm !== crosses.gaugeMm;
+
+/** One set serves the whole job when it is one string of one thickness; a hybrid takes half of each. */
+export const usualCutSource = (setup: Setup): CutSourceKind =>
+  isHybrid(setup) ? 'two half sets' : 'one set';

@@ -1,9 +1,10 @@
 'use server';
 
 import { z } from 'zod';
-import { answerTo, misread } from '@/app/answers';
+import { answerTo, misread, refused } from '@/app/answers';
 import { openWorkshop } from '@/db/workshop';
 import type { FormAnswer } from '@/ui/form/result';
+import { isHybrid, openTicket } from '../ticket';
 import { cutSchema, type CutEntry } from './cut-entry';
 
 export async function saveCut(
@@ -11,11 +12,14 @@ export async function saveCut(
   version: number,
   entry: CutEntry,
 ): Promise<FormAnswer> {
-  const read = cutSchema.safeParse(entry);
+  const { study, setup } = await openTicket(String(z.number().int().parse(number)));
+  if (!study?.bed || !setup)
+    return refused('The frame or the setup of this ticket changed meanwhile: look at them first.');
+  const read = cutSchema(study.bed, isHybrid(setup)).safeParse(entry);
   if (!read.success) return misread(read.error);
   const { tickets } = await openWorkshop();
   return answerTo(
-    await tickets.change(z.number().int().parse(number), version, read.data),
+    await tickets.change(number, version, read.data),
     'ticket',
     `/tickets/${number}/hand-over`,
   );

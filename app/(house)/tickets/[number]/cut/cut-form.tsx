@@ -1,22 +1,55 @@
 'use client';
 
+import Link from 'next/link';
 import { useMemo } from 'react';
 import { Controller, useWatch } from 'react-hook-form';
-import { studyFrame } from '@/core/bed';
+import { studyFrame, type Bed } from '@/core/bed';
+import { coveredHoles } from '@/core/covers';
 import { stretchUnderPull } from '@/core/family';
 import type { FrameSpec } from '@/core/frame';
 import type { CutAssumptions } from '@/core/lengths';
-import { crossFinish } from '@/core/pattern';
-import { checkSource, cutSource, planCut, type PlannedString } from '@/core/plan';
+import { measureWords } from '@/core/measuring';
+import {
+  compareMethods,
+  pathCautions,
+  possibleMethods,
+  type MethodPreference,
+} from '@/core/methods';
+import { METHOD_WORDS } from '@/core/method';
+import { parseRemnants } from '@/core/notation';
+import { SIDES } from '@/core/outline';
+import { crossFinish, otherSide } from '@/core/pattern';
+import { checkSource, cutSource, planCut, type Learnt, type PlannedString } from '@/core/plan';
 import type { CutSourceKind } from '@/core/record';
 import type { Sport } from '@/core/sport';
-import { formatHeadDimension, formatStringLength, roundTo, type LengthSystem } from '@/core/units';
-import { crossWay, cutAdvice, knotCount, knotWords, mainsWay, skipWords } from '@/core/wording';
-import { BedDrawing } from '@/ui/bed/bed-drawing';
+import { steppedPulls } from '@/core/tension';
+import {
+  formatHeadDimension,
+  formatStringLength,
+  formatTension,
+  newtons,
+  roundTo,
+  roundToTicketStep,
+  type LengthSystem,
+  type TicketTension,
+} from '@/core/units';
+import {
+  coverWords,
+  cutAdvice,
+  knotCount,
+  knotWords,
+  lengthWords,
+  mainsWay,
+  skipWords,
+  crossWay,
+} from '@/core/wording';
 import { BedKey } from '@/ui/bed/bed-key';
+import { StrungBed } from '@/ui/bed/strung-bed';
 import { Cautions } from '@/ui/cautions';
 import { Fact, Facts } from '@/ui/facts';
+import { ChoiceField } from '@/ui/form/bound';
 import { Choice } from '@/ui/form/choice';
+import { TextField } from '@/ui/form/field';
 import { FormFoot } from '@/ui/form/form-foot';
 import { KeptForm } from '@/ui/form/kept-form';
 import type { FormAnswer } from '@/ui/form/result';
@@ -24,6 +57,7 @@ import { useKeptForm } from '@/ui/form/use-kept-form';
 import { PartTable } from '@/ui/tape/part-table';
 import { Tape, type TapePiece } from '@/ui/tape/tape';
 import { cutSchema, type CutEntry } from './cut-entry';
+import { MethodTable } from './method-table';
 
 export interface StockedString extends PlannedString {
   readonly setMm: number;
@@ -31,13 +65,22 @@ export interface StockedString extends PlannedString {
 
 interface CutFormProps {
   readonly name: string;
+  readonly number: number;
   readonly initial: CutEntry;
   readonly spec: FrameSpec;
   readonly mains: StockedString;
   readonly crosses: StockedString;
-  /** One set can serve both pieces only when they are one string. */
-  readonly oneString: boolean;
+  readonly tension: TicketTension;
+  /** Two strings, which make two pieces. */
+  readonly hybrid: boolean;
   readonly assumptions: CutAssumptions;
+  readonly machines: readonly {
+    readonly id: string;
+    readonly name: string;
+    readonly gripperMm: number;
+  }[];
+  readonly preference: MethodPreference;
+  readonly learnt: Learnt;
   readonly lengthSystem: LengthSystem;
   /** Left out when the job is closed and nothing can be chosen any more. */
   readonly save?: (entry: CutEntry) => Promise<FormAnswer>;
@@ -52,66 +95,115 @@ function stretchWords({ family, stretch }: PlannedString, sport: Sport): string 
 
 const KEEP: (entry: CutEntry) => Promise<FormAnswer> = async () => ({ ok: true });
 
-/** The two pieces: on the drawing, on the tape and in figures. */
-export function CutForm({
+const SOURCE_WORDS: Record<CutSourceKind, string> = {
+  'one set': 'one set',
+  'two half sets': 'half a set each',
+  reel: 'a reel',
+  remnant: 'a remnant',
+};
+
+/** What can be cut from at all, by the number of pieces and strings. */
+const sourcesFor = (pieces: number, hybrid: boolean): readonly CutSourceKind[] => [
+  ...(hybrid ? [] : ['one set' as const]),
+  ...(pieces === 2 ? ['two half sets' as const] : []),
+  'reel',
+  'remnant',
+];
+
+/** The pieces of a job: on the drawing, on the tape and in figures, and the methods side by side. */
+export function CutForm(props: CutFormProps) {
+  const study = useMemo(() => studyFrame(props.spec), [props.spec]);
+  return study.bed ? (
+    <Cut {...props} bed={study.bed} doubts={[...study.cautions, ...study.assumed]} />
+  ) : null;
+}
+
+function Cut({
   name,
+  number,
   initial,
-  spec,
+  bed,
+  doubts,
   mains,
   crosses,
-  oneString,
-  assumptions,
+  tension,
+  hybrid,
+  assumptions: house,
+  machines,
+  preference,
+  learnt,
   lengthSystem,
   save,
-}: CutFormProps) {
-  const form = useKeptForm<CutEntry>({ name, schema: cutSchema, initial, save: save ?? KEEP });
-  const [crossStart, cutFrom] = useWatch({
+}: CutFormProps & { readonly bed: Bed; readonly doubts: readonly string[] }) {
+  const schema = useMemo(() => cutSchema(bed, hybrid), [bed, hybrid]);
+  const form = useKeptForm<CutEntry>({ name, schema, initial, save: save ?? KEEP });
+  const { method, shortSide, crossStart, cutFrom, remnants, machineId } = useWatch({
     control: form.control,
-    name: ['crossStart', 'cutFrom'],
-  });
-  const study = useMemo(() => studyFrame(spec), [spec]);
-  const plan = useMemo(
-    () => study.bed && planCut(study.bed, { mains, crosses }, crossStart, assumptions),
-    [study, mains, crosses, crossStart, assumptions],
+  }) as CutEntry;
+  const machine = machines.find(({ id }) => id === machineId);
+  const assumptions = useMemo(
+    () => (machine ? { ...house, gripperMm: machine.gripperMm } : house),
+    [house, machine],
   );
-  if (!study.bed || !plan) return null;
-  const bed = study.bed;
-  const source = cutSource(cutFrom, mains.setMm, crosses.setMm);
-  const check = checkSource(source, plan.mains.cutMm, plan.crosses.cutMm);
-  const advice = cutAdvice(check, lengthSystem);
-  const { path } = plan;
-  const half = (mm: number) => ({
-    text: `half of ${formatStringLength(mm, lengthSystem)}`,
-    mm: mm / 2,
+  const plan = useMemo(
+    () => planCut(bed, { mains, crosses }, { method, shortSide, crossStart }, assumptions, learnt),
+    [bed, mains, crosses, method, shortSide, crossStart, assumptions, learnt],
+  );
+  const rows = useMemo(
+    () =>
+      compareMethods(
+        bed,
+        { mains, crosses },
+        hybrid,
+        { shortSide, crossStart },
+        assumptions,
+        preference,
+      ),
+    [bed, mains, crosses, hybrid, shortSide, crossStart, assumptions, preference],
+  );
+  const { path, pieces } = plan;
+  const covered = useMemo(() => coveredHoles(bed, path), [bed, path]);
+  const read = parseRemnants(remnants);
+  const source = cutSource(cutFrom, {
+    mainSetMm: mains.setMm,
+    crossSetMm: crosses.setMm,
+    remnantsMm: read.ok ? read.value : [],
   });
-  const tape: readonly TapePiece[] =
-    source.kind === 'reel'
-      ? [plan.mains, plan.crosses].map((piece) => ({ piece, stock: undefined }))
-      : source.kind === 'one set' && check.sharedSet
-        ? [
-            {
-              piece: plan.mains,
-              stock: {
-                text: `of ${formatStringLength(source.setMm, lengthSystem)}`,
-                mm: check.sharedSet.cutAtMm,
-              },
-            },
-            {
-              piece: plan.crosses,
-              stock: { text: 'the rest', mm: source.setMm - check.sharedSet.cutAtMm },
-            },
-          ]
-        : [
-            { piece: plan.mains, stock: half(mains.setMm) },
-            { piece: plan.crosses, stock: half(crosses.setMm) },
-          ];
-  const { crosses: crossCount } = spec.pattern;
+  const check = checkSource(source, pieces);
+  const advice = cutAdvice(check, lengthSystem);
+  const length = (mm: number) => formatStringLength(mm, lengthSystem);
+  const words = (mm: number) => lengthWords(mm, lengthSystem);
   const size = (mm: number) => formatHeadDimension(mm, lengthSystem);
+  const stockText = (i: number): string => {
+    if (source.kind === 'two half sets')
+      return `half of ${length(i === 0 ? mains.setMm : crosses.setMm)}`;
+    if (check.shared)
+      return i === 0
+        ? `of ${length(check.pieces.reduce((sum, { givenMm }) => sum + (givenMm ?? 0), 0))}`
+        : 'the rest';
+    return source.kind === 'remnant' ? 'the remnant' : 'the set';
+  };
+  const tape = pieces.map((piece, i): TapePiece => {
+    const givenMm = check.pieces[i]?.givenMm;
+    return {
+      piece,
+      stock: givenMm === undefined ? undefined : { text: stockText(i), mm: givenMm },
+    };
+  });
+  const { crosses: crossCount } = bed.spec.pattern;
+  const sources = sourcesFor(pieces.length, hybrid);
+  const choose = (next: CutEntry['method']) => {
+    form.setValue('method', next, { shouldValidate: true });
+    const possible = sourcesFor(next === 'two-piece' ? 2 : 1, hybrid);
+    if (!possible.includes(cutFrom))
+      form.setValue('cutFrom', possible[0] ?? 'reel', { shouldValidate: true });
+  };
+  const { stepDown } = bed.spec.stringing;
 
   return (
     <KeptForm form={form} className="grid gap-8 lg:grid-cols-[minmax(24rem,0.8fr)_1fr]">
       <div className="flex min-w-0 flex-col gap-3">
-        <BedDrawing bed={bed} path={path} lengthSystem={lengthSystem} className="h-[34rem]" />
+        <StrungBed bed={bed} path={path} lengthSystem={lengthSystem} className="h-[36rem]" />
         <BedKey withPath />
         <Facts>
           <Fact name="Skip at the head" figure>
@@ -121,6 +213,18 @@ export function CutForm({
             {skipWords(bed.skips.throat, 'throat')}
           </Fact>
         </Facts>
+        <section aria-label="Covered holes">
+          <h2 className="figure text-xl">Prepare before it is covered</h2>
+          <p className="label">Pre-thread what needs the hole, or leave a scrap strand in it.</p>
+          <ol className="mt-1 text-sm">
+            {covered.length === 0 && <li>Nothing is covered that is still needed.</li>}
+            {covered.map((each) => (
+              <li key={coverWords(each)} className="border-hair border-t py-1">
+                {coverWords(each)}
+              </li>
+            ))}
+          </ol>
+        </section>
       </div>
       <div className="flex min-w-0 flex-col gap-4">
         <div className="overflow-x-auto">
@@ -130,50 +234,99 @@ export function CutForm({
         <Cautions
           cautions={[
             ...(advice.caution ? [advice.caution] : []),
-            ...study.cautions,
-            ...study.assumed,
+            ...pathCautions(bed, path),
+            ...doubts,
           ]}
         />
         {save && (
           <div className="flex flex-wrap gap-x-10 gap-y-3">
+            <Choice
+              label="Method"
+              options={possibleMethods(bed, hybrid).map((value) => ({
+                value,
+                text: METHOD_WORDS[value],
+              }))}
+              value={method}
+              onChange={choose}
+            />
             <Controller
               control={form.control}
               name="cutFrom"
-              render={({ field }) => (
-                <Choice<CutSourceKind>
-                  label="Cut from"
-                  options={[
-                    ...(oneString ? [{ value: 'one set' as const, text: 'one set' }] : []),
-                    { value: 'two half sets', text: 'half a set each' },
-                    { value: 'reel', text: 'a reel' },
-                  ]}
-                  value={field.value}
-                  onChange={field.onChange}
-                />
+              render={({ field, fieldState }) => (
+                <div>
+                  <Choice<CutSourceKind>
+                    label="Cut from"
+                    options={sources.map((value) => ({ value, text: SOURCE_WORDS[value] }))}
+                    value={field.value}
+                    onChange={field.onChange}
+                  />
+                  {fieldState.error && (
+                    <p role="alert" className="text-warn text-sm font-medium">
+                      {fieldState.error.message}
+                    </p>
+                  )}
+                </div>
               )}
             />
-            <Controller
-              control={form.control}
-              name="crossStart"
-              render={({ field }) => (
-                <Choice
-                  label="Top cross starts"
-                  options={(['left', 'right'] as const).map((side) => ({
-                    value: side,
-                    text: `${side}, finishing ${crossFinish(side, crossCount)}`,
-                  }))}
-                  value={field.value}
-                  onChange={field.onChange}
-                />
-              )}
-            />
+            {cutFrom === 'remnant' && (
+              <TextField
+                figure
+                label={
+                  pieces.length === 2
+                    ? 'Length at hand, or mains/crosses (m)'
+                    : 'Length at hand (m)'
+                }
+                placeholder={hybrid ? '6.2/5.9' : '11.4'}
+                hint={read.ok ? read.value.map(length).join(' and ') : undefined}
+                className="w-56"
+                {...form.field('remnants')}
+              />
+            )}
+            {method === 'two-piece' ? (
+              <ChoiceField
+                control={form.control}
+                name="crossStart"
+                label={path.crossesFrom === 'head' ? 'Top cross starts' : 'Bottom cross starts'}
+                options={SIDES.map((value) => ({
+                  value,
+                  text: `${value}, finishing ${crossFinish(value, crossCount)}`,
+                }))}
+              />
+            ) : (
+              <ChoiceField
+                control={form.control}
+                name="shortSide"
+                label="Short side"
+                options={SIDES.map((value) => ({
+                  value,
+                  text: `${value}, long side ${otherSide(value)}`,
+                }))}
+              />
+            )}
+            {machines.length > 0 && (
+              <ChoiceField
+                control={form.control}
+                name="machineId"
+                label="On"
+                options={[
+                  ...machines.map((each) => ({ value: each.id, text: each.name })),
+                  { value: '', text: 'another machine' },
+                ]}
+              />
+            )}
           </div>
         )}
-        {save && <FormFoot form={form} action="Save and go to the hand-over" />}
+        {save && (
+          <FormFoot form={form} action="Save and go to the hand-over">
+            <Link href={`/sheets/${number}`} className="underline">
+              Work sheet
+            </Link>
+          </FormFoot>
+        )}
         <Facts>
           <Fact name="Mains">{mainsWay(bed)}</Fact>
-          <Fact name="Crosses, from the head down">
-            {crossWay(path.crossStart, path.crossFinish, crossCount)}
+          <Fact name={`Crosses, from the ${path.crossesFrom}`}>
+            {crossWay(path.crossStart, path.crossFinish, path.crossCount)}
           </Fact>
           <Fact name="Knots" note={path.knots.map(knotWords).join(' · ')}>
             {knotCount(path.knots)}
@@ -184,11 +337,49 @@ export function CutForm({
           >
             {size(assumptions.gripperMm)} from frame to gripper
           </Fact>
-          <Fact name="Stretch of the mains">{stretchWords(mains, spec.sport)}</Fact>
-          <Fact name="Stretch of the crosses">{stretchWords(crosses, spec.sport)}</Fact>
+          <Fact name="Stretch of the mains">{stretchWords(mains, bed.spec.sport)}</Fact>
+          <Fact name="Stretch of the crosses">{stretchWords(crosses, bed.spec.sport)}</Fact>
+          {stepDown && (
+            <Fact
+              name="Outer strings, stepped down"
+              note={`crosses ${stepped(tension.crossN, tension, stepDown)}`}
+            >
+              mains {stepped(tension.mainN, tension, stepDown)}
+            </Fact>
+          )}
         </Facts>
-        <PartTable mains={plan.mains} crosses={plan.crosses} lengthSystem={lengthSystem} />
+        <section aria-label="Without a tape">
+          <h2 className="figure text-xl">Without a tape</h2>
+          {pieces.map((piece) => (
+            <p key={piece.name} className="text-sm">
+              {measureWords(bed, piece, assumptions, words)}
+            </p>
+          ))}
+        </section>
+        <PartTable
+          pieces={pieces}
+          learnt={learnt}
+          armSpanMm={assumptions.armSpanMm}
+          lengthSystem={lengthSystem}
+        />
+        <MethodTable
+          rows={rows}
+          chosen={method}
+          choose={save && choose}
+          preference={preference}
+          lengthSystem={lengthSystem}
+        />
       </div>
     </KeptForm>
   );
+}
+
+/** `58, then 53 48 43 lb`. */
+function stepped(
+  n: number,
+  { unit }: TicketTension,
+  step: NonNullable<FrameSpec['stringing']['stepDown']>,
+): string {
+  const pulls = steppedPulls(n, step.strings, newtons(step.by, step.unit));
+  return [n, ...pulls].map((each) => formatTension(roundToTicketStep(each, unit), unit)).join(', ');
 }

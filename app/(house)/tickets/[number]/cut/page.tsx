@@ -1,29 +1,44 @@
-import { openTicket, usualCutSource } from '../ticket';
+import { usualChoice } from '@/core/methods';
+import { openWorkshop } from '@/db/workshop';
+import { isHybrid, learntFor, openTicket, usualCutSource } from '../ticket';
 import { Waits } from '../waits';
 import { saveCut } from './actions';
+import { remnantText } from './cut-entry';
 import { CutForm } from './cut-form';
 
 export default async function CutStation({ params }: PageProps<'/tickets/[number]/cut'>) {
-  const { ticket, frame, study, setup, workshop } = await openTicket((await params).number);
+  const open = await openTicket((await params).number);
+  const { ticket, frame, study, setup, workshop, choice } = open;
   if (!frame || !study?.bed) return <Waits number={ticket.number} path="frame" what="the frame" />;
   if (!setup) return <Waits number={ticket.number} path="setup" what="the setup" />;
+  const { machines } = await openWorkshop();
   const stocked = ({ string, gaugeMm }: typeof setup.mains) => ({
     family: string.family,
     gaugeMm,
     setMm: string.setMm,
     stretch: string.stretch,
   });
-  const usual = usualCutSource(setup);
+  const hybrid = isHybrid(setup);
   return (
     <CutForm
       key={ticket.version}
       name={`ticket ${ticket.id} ${ticket.version} cut`}
-      initial={{ crossStart: ticket.crossStart ?? 'left', cutFrom: ticket.cutFrom ?? usual }}
+      number={ticket.number}
+      initial={{
+        ...(choice ?? usualChoice(study.bed, hybrid)),
+        cutFrom: ticket.cutFrom ?? usualCutSource(setup),
+        remnants: remnantText(ticket.remnantsMm),
+        machineId: ticket.machineId ?? '',
+      }}
       spec={frame.spec}
       mains={stocked(setup.mains)}
       crosses={stocked(setup.crosses)}
-      oneString={usual === 'one set'}
+      tension={setup.tension}
+      hybrid={hybrid}
       assumptions={workshop.cutAssumptions}
+      machines={(await machines.all()).map(({ id, name, gripperMm }) => ({ id, name, gripperMm }))}
+      preference={workshop.methodPreference}
+      learnt={await learntFor(open)}
       lengthSystem={workshop.lengthSystem}
       {...(!ticket.closedAt && { save: saveCut.bind(null, ticket.number, ticket.version) })}
     />

@@ -6,7 +6,9 @@ import { openWorkshop } from '@/db/workshop';
 import { BedDrawing } from '@/ui/bed/bed-drawing';
 import { BedKey } from '@/ui/bed/bed-key';
 import { Assumed, Cautions } from '@/ui/cautions';
-import { FrameFacts } from '@/ui/frame-facts';
+import { FrameFacts } from '@/ui/frame/frame-facts';
+import { LookChart } from '@/ui/frame/look-chart';
+import { Proposals } from '@/ui/frame/proposals';
 import { openTicket } from '../ticket';
 import { FromLibrary } from './from-library';
 
@@ -64,15 +66,15 @@ export default async function FrameStation({
         <BedDrawing
           bed={study.bed}
           lengthSystem={workshop.lengthSystem}
-          className="h-[calc(100vh-10.5rem)] min-h-[34rem]"
+          className="h-[calc(100vh-12.5rem)] min-h-[34rem]"
         />
+        <BedKey />
       </div>
       <div className="flex flex-col gap-4">
         <h2 className="figure text-3xl break-words">{frame.name}</h2>
         <FrameFacts bed={study.bed} lengthSystem={workshop.lengthSystem} />
         <Cautions cautions={study.cautions} />
         <Assumed assumed={study.assumed} />
-        <BedKey />
         {!ticket.closedAt && (
           <p className="flex flex-wrap items-center gap-6">
             <Link
@@ -86,6 +88,8 @@ export default async function FrameStation({
             </Link>
           </p>
         )}
+        <LookChart bed={study.bed} lengthSystem={workshop.lengthSystem} />
+        <Proposals bed={study.bed} />
       </div>
     </div>
   );

@@ -2,16 +2,21 @@
 
 import { z } from 'zod';
 import { answerTo, misread, refused } from '@/app/answers';
+import type { Learnt } from '@/core/plan';
 import { recordJob, type JobRecord } from '@/core/record';
 import { openWorkshop } from '@/db/workshop';
 import type { FormAnswer } from '@/ui/form/result';
-import { openTicket, type OpenTicket } from '../ticket';
+import { learntFor, openTicket, type OpenTicket } from '../ticket';
 import { handOverSchema, type HandOverEntry } from './hand-over-entry';
 
 /** Everything that the record keeps, or nothing while a station before this one is open. */
-function recordOf(open: OpenTicket, remarks: string): JobRecord | undefined {
-  const { ticket, client, frame, study, setup, workshop } = open;
-  if (!frame || !study?.bed || !setup || !ticket.crossStart || !ticket.cutFrom) return undefined;
+function recordOf(
+  open: OpenTicket,
+  learnt: Learnt,
+  { remarks, leftOver }: z.output<typeof handOverSchema>,
+): JobRecord | undefined {
+  const { ticket, client, frame, study, setup, choice, assumptions } = open;
+  if (!frame || !study?.bed || !setup || !choice || !ticket.cutFrom) return undefined;
   const strung = ({ string, gaugeMm, supplied }: typeof setup.mains) => ({
     name: string.name,
     family: string.family,
@@ -27,9 +32,12 @@ function recordOf(open: OpenTicket, remarks: string): JobRecord | undefined {
     mains: strung(setup.mains),
     crosses: strung(setup.crosses),
     tension: setup.tension,
-    crossStart: ticket.crossStart,
+    choice,
     cutFrom: ticket.cutFrom,
-    assumptions: workshop.cutAssumptions,
+    remnantsMm: ticket.remnantsMm ?? [],
+    assumptions,
+    learnt,
+    leftOverMm: leftOver,
     remarks,
   });
 }
@@ -43,7 +51,7 @@ export async function closeJob(
   const read = handOverSchema.safeParse(entry);
   if (!read.success) return misread(read.error);
   const open = await openTicket(String(z.number().int().parse(number)));
-  const record = recordOf(open, read.data.remarks);
+  const record = recordOf(open, await learntFor(open), read.data);
   if (!record)
     return refused('A station before this one is still open: look at Frame, Setup and Cut.');
   const { tickets } = await openWorkshop();

@@ -1,10 +1,24 @@
 import { z } from 'zod';
-import { parseMoney } from '@/core/notation';
-import { noteText, reading } from '@/core/reading';
+import { parseLength, parseMoney } from '@/core/notation';
+import { failure, success } from '@/core/result';
+import { noteText, optionalReading, reading } from '@/core/reading';
+
+/** What a tail that is left over can be at most, mm. */
+const MOST_LEFT_MM = 10_000;
+
+const leftOver = optionalReading((text) => {
+  const length = parseLength(text, 'cm');
+  if (!length.ok) return length;
+  return length.value > MOST_LEFT_MM
+    ? failure('That is more than ten metres. Write both tails together in centimetres: 85.')
+    : success(length.value);
+});
 
 export const handOverSchema = z.object({
   labour: reading(parseMoney),
   string: reading(parseMoney),
+  /** By piece, in the order of the plan; empty where nobody measured. */
+  leftOver: z.array(leftOver).max(2),
   remarks: noteText,
 });
 

@@ -15,10 +15,19 @@ interface HandOverFormProps {
   readonly initial: HandOverEntry;
   readonly currency: string;
   readonly stringHint: string;
+  /** The pieces whose tails can be measured, with what was given and what the plan expects to be left. */
+  readonly pieces: readonly { readonly name: string; readonly hint: string }[];
   readonly save: (entry: HandOverEntry) => Promise<FormAnswer>;
 }
 
-export function HandOverForm({ name, initial, currency, stringHint, save }: HandOverFormProps) {
+export function HandOverForm({
+  name,
+  initial,
+  currency,
+  stringHint,
+  pieces,
+  save,
+}: HandOverFormProps) {
   const form = useKeptForm<HandOverEntry>({ name, schema: handOverSchema, initial, save });
   const [labour, string] = useWatch({ control: form.control, name: ['labour', 'string'] });
   const [labourRead, stringRead] = [parseMoney(labour), parseMoney(string)];
@@ -39,6 +48,16 @@ export function HandOverForm({ name, initial, currency, stringHint, save }: Hand
             : '–'}
         </span>
       </p>
+      {pieces.map((piece, i) => (
+        <TextField
+          figure
+          key={piece.name}
+          label={`Left over of ${piece.name}, both tails (cm)`}
+          hint={piece.hint}
+          {...form.field(`leftOver.${i}`)}
+          problem={form.formState.errors.leftOver?.[i]?.message}
+        />
+      ))}
       <NoteField
         className="col-span-2"
         label="Remarks"

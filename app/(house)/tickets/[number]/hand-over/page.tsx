@@ -1,9 +1,11 @@
-import { planCut } from '@/core/plan';
+import { METHOD_WORDS } from '@/core/method';
 import { stringPrice } from '@/core/money';
+import { checkSource, cutSource, planCut } from '@/core/plan';
 import { formatStringLength, formatTicket, formatTicketConverted } from '@/core/units';
+import { lengthWords } from '@/core/wording';
 import { Fact, Facts } from '@/ui/facts';
 import { stationsOf } from '../stations';
-import { openTicket } from '../ticket';
+import { learntFor, openTicket } from '../ticket';
 import { Waits } from '../waits';
 import { closeJob } from './actions';
 import { HandOverForm } from './hand-over-form';
@@ -18,9 +20,9 @@ export default async function HandOverStation({
   params,
 }: PageProps<'/tickets/[number]/hand-over'>) {
   const open = await openTicket((await params).number);
-  const { ticket, setup, study, workshop } = open;
+  const { ticket, setup, study, workshop, choice, assumptions } = open;
   const waiting = stationsOf(open).find(({ path, done }) => !done && path !== 'hand-over');
-  if (waiting || !setup || !study?.bed || !ticket.crossStart)
+  if (waiting || !setup || !study?.bed || !choice || !ticket.cutFrom)
     return (
       <Waits
         number={ticket.number}
@@ -29,15 +31,29 @@ export default async function HandOverStation({
       />
     );
   const { mains, crosses, tension } = setup;
-  const plan = planCut(
+  const { pieces } = planCut(
     study.bed,
     {
       mains: { ...mains.string, gaugeMm: mains.gaugeMm },
       crosses: { ...crosses.string, gaugeMm: crosses.gaugeMm },
     },
-    ticket.crossStart,
-    workshop.cutAssumptions,
+    choice,
+    assumptions,
+    await learntFor(open),
   );
+  const { pieces: supplied } = checkSource(
+    cutSource(ticket.cutFrom, {
+      mainSetMm: mains.string.setMm,
+      crossSetMm: crosses.string.setMm,
+      remnantsMm: ticket.remnantsMm ?? [],
+    }),
+    pieces,
+  );
+  const length = (mm: number) => formatStringLength(mm, workshop.lengthSystem);
+  const cutOf = (name: 'mains' | 'crosses') => {
+    const piece = pieces.find((each) => each.name === name);
+    return piece && `cut ${length(piece.cutMm)}`;
+  };
   const price = stringPrice(
     { setMinor: mains.string.setPriceMinor, suppliedByClient: mains.supplied },
     { setMinor: crosses.string.setPriceMinor, suppliedByClient: crosses.supplied },
@@ -51,19 +67,19 @@ export default async function HandOverStation({
           <Fact name="Tension" figure note={formatTicketConverted(tension)}>
             {formatTicket(tension)}
           </Fact>
-          <Fact name="Bed">
-            {study.bed.spec.pattern.mains} × {study.bed.spec.pattern.crosses}, two pieces
-          </Fact>
           <Fact
-            name="Mains"
-            note={`cut ${formatStringLength(plan.mains.cutMm, workshop.lengthSystem)}`}
+            name="Bed"
+            note={
+              choice.method === 'two-piece' ? undefined : `cut ${length(pieces[0]?.cutMm ?? 0)}`
+            }
           >
+            {study.bed.spec.pattern.mains} × {study.bed.spec.pattern.crosses},{' '}
+            {METHOD_WORDS[choice.method]}
+          </Fact>
+          <Fact name="Mains" note={cutOf('mains')}>
             {mains.string.name} {mains.gaugeMm.toFixed(2)} mm
           </Fact>
-          <Fact
-            name="Crosses"
-            note={`cut ${formatStringLength(plan.crosses.cutMm, workshop.lengthSystem)}`}
-          >
+          <Fact name="Crosses" note={cutOf('crosses')}>
             {crosses.string.name} {crosses.gaugeMm.toFixed(2)} mm
           </Fact>
           <Fact name="They asked for">{ticket.wish || '–'}</Fact>
@@ -77,8 +93,16 @@ export default async function HandOverStation({
           initial={{
             labour: (workshop.labourMinor / 100).toFixed(2),
             string: (price / 100).toFixed(2),
+            leftOver: pieces.map(() => ''),
             remarks: '',
           }}
+          pieces={pieces.map(({ name, cutMm, leftMm }, i) => {
+            const given = supplied[i]?.givenMm ?? cutMm;
+            return {
+              name: name === 'whole' ? 'the piece' : `the ${name}`,
+              hint: `Of ${length(given)}; the plan leaves ${lengthWords(given - cutMm + leftMm, workshop.lengthSystem)}. Optional: it teaches the next cut.`,
+            };
+          })}
           currency={workshop.currency}
           stringHint={SUPPLY_WORDS[supply]}
           save={closeJob.bind(null, ticket.number, ticket.version)}

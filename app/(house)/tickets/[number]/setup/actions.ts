@@ -2,6 +2,7 @@
 
 import { z } from 'zod';
 import { answerTo, misread, refused } from '@/app/answers';
+import { NO_CUT } from '@/db/tickets';
 import { openWorkshop } from '@/db/workshop';
 import type { FormAnswer } from '@/ui/form/result';
 import { setupSchema, type SetupEntry } from './setup-entry';
@@ -45,7 +46,7 @@ export async function saveSetup(
   const same = (['mainStringId', 'mainGaugeMm', 'crossStringId', 'crossGaugeMm'] as const).every(
     (name) => ticket[name] === read.data[name],
   );
-  const changes = same ? read.data : { ...read.data, crossStart: null, cutFrom: null };
+  const changes = same ? read.data : { ...read.data, ...NO_CUT };
   return answerTo(
     await tickets.change(number, version, changes),
     'ticket',

@@ -1,0 +1,19 @@
+import type { Metadata } from 'next';
+import { importFrames } from '../actions';
+import { ImportForm } from './import-form';
+
+export const metadata: Metadata = { title: 'Frames from files' };
+
+export default function ImportFramesPage() {
+  return (
+    <main className="max-w-4xl px-6 py-6">
+      <h1 className="figure mb-2 text-4xl">Frames from files</h1>
+      <p className="mb-4 max-w-prose">
+        Choose files, drop them here, or paste their text: one frame a file or a list of them, in
+        the open format of <span className="figure">docs/formats</span>. What is wrong is said with
+        its line; the sound ones can come in all the same.
+      </p>
+      <ImportForm bring={importFrames} />
+    </main>
+  );
+}

@@ -1,0 +1,142 @@
+import { describe, expect, it } from 'vitest';
+import { checkFrame, mends } from './contradictions';
+import { bedOf, frameSpec, ruledRows, type SpecChanges } from './testing/frame-spec';
+
+const problems = (changes: SpecChanges) => {
+  const checked = checkFrame(frameSpec(changes));
+  return checked.ok ? [] : checked.problems;
+};
+const says = (changes: SpecChanges) => mends(frameSpec(changes)).map((mend) => mend.says);
+
+describe('facts that cannot hold together', () => {
+  it('a sound frame has none, and nothing to mend', () => {
+    expect(problems({ head: [7, 9], throat: [7, 9] })).toEqual([]);
+    expect(says({ head: [7, 9], throat: [7, 9] })).toEqual([]);
+  });
+
+  it('17 marked mains: 8 at the head and 9 at the throat', () => {
+    const marked = {
+      head: [7, 9],
+      throat: [7],
+      headOutermost: 10,
+      throatOutermost: 10,
+    };
+    const [problem] = problems(marked);
+    expect(problem?.field).toBe('throatSkip');
+    expect(problem?.problem).toContain(
+      '8 mains a side at the head and 9 at the throat, 17 together',
+    );
+    expect(says(marked)).toContain('Skips at the throat: 7 9 instead of 7');
+  });
+
+  it('marks that agree with each other, but not with the pattern', () => {
+    const marked = { head: [7, 9], throat: [7, 9], headOutermost: 11, throatOutermost: 11 };
+    expect(problems(marked).map(({ field }) => field)).toEqual([
+      'headOutermost',
+      'throatOutermost',
+    ]);
+    expect(problems(marked)[0]?.problem).toContain('18 in all, not 16');
+    expect(says(marked)).toContain('18 mains instead of 16');
+  });
+
+  it('17 mains', () => {
+    expect(says({ mains: 17, head: [7, 9], throat: [7, 9] })).toEqual(
+      expect.arrayContaining(['16 mains instead of 17', '18 mains instead of 17']),
+    );
+  });
+
+  // Source: practice (six holes in the bridge, three a side: the mains start at the throat).
+  it('six bridge holes, but a start at the head', () => {
+    const wrong: SpecChanges = { bridgeHoles: 6, stringing: { mainsStart: 'head' } };
+    expect(problems(wrong)[0]).toMatchObject({ field: 'mainsStart' });
+    expect(says(wrong)).toEqual(
+      expect.arrayContaining([
+        '8 holes in the bridge instead of 6',
+        'Mains start at the throat instead of the head',
+      ]),
+    );
+  });
+
+  it('a tie-off hole that two strings already fill', () => {
+    const wrong = { head: [7], throat: [7, 9], crosses: 20, shared: ['9H'], tieOff: ['9H', '6H'] };
+    expect(problems(wrong)[0]).toMatchObject({ field: 'tieOff' });
+    expect(problems(wrong)[0]?.problem).toContain('third string');
+    expect(says(wrong)).toContain('Tie-off holes: 6H instead of 9H 6H');
+  });
+
+  it('a shared hole that no main goes through, or where no cross can be', () => {
+    expect(problems({ head: [7, 9], throat: [7, 9], shared: ['7H'] })[0]?.problem).toContain(
+      'no main goes through 7H',
+    );
+    expect(problems({ head: [7, 9], throat: [7, 9], shared: ['2H'] })[0]?.problem).toContain(
+      'only about',
+    );
+    expect(says({ head: [7, 9], throat: [7, 9], shared: ['2H'] })).toContain(
+      'Shared holes: none instead of 2H',
+    );
+  });
+
+  it('crosses that are not those of the pattern, when the holes were ruled', () => {
+    const head = { lengthMm: 336, widthMm: 248 };
+    const mains = [6, 18, 30, 42.5, 55, 68, 81.5, 95];
+    const rows = ruledRows(
+      head,
+      mains,
+      Array.from({ length: 19 }, (_, i) => 34 + i * 15),
+    );
+    const wrong = { ...head, crosses: 18, positionsMm: rows };
+    expect(problems(wrong)[0]).toMatchObject({ field: 'crosses' });
+    expect(problems(wrong)[0]?.problem).toContain('it would be 19 crosses');
+    expect(says(wrong)).toContain('19 crosses instead of 18');
+  });
+
+  it('a skip in the bridge', () => {
+    expect(problems({ throat: [3, 9] })[0]?.problem).toContain('one of the 4 a side in the bridge');
+  });
+
+  it('holes that are not there', () => {
+    expect(problems({ double: ['40H'] })[0]).toMatchObject({ field: 'double' });
+    expect(problems({ ports: ['40T'] })[0]).toMatchObject({ field: 'ports' });
+  });
+
+  it('every mend mends', () => {
+    for (const wrong of [
+      { mains: 17 },
+      { head: [7, 9], throat: [7], headOutermost: 10, throatOutermost: 10 },
+      { bridgeHoles: 6, stringing: { mainsStart: 'head' } },
+      { tieOff: ['99H'] },
+    ] as SpecChanges[]) {
+      const found = mends(frameSpec(wrong));
+      expect(found.length).toBeGreaterThan(0);
+      for (const { spec } of found) expect(checkFrame(spec).ok).toBe(true);
+    }
+  });
+});
+
+describe('the look test', () => {
+  it('has nothing to say of even gaps', () => {
+    expect(bedOf({ head: [7, 9], throat: [7, 9] }).look.outliers).toEqual([]);
+  });
+
+  it('measures every gap, the centre one and those to the rim with them', () => {
+    const { look } = bedOf({ head: [7, 9], throat: [7, 9] });
+    const sum = look.mains.head.reduce((total, { mm }, i) => total + (i === 0 ? mm / 2 : mm), 0);
+    expect(sum + look.rim.side).toBeCloseTo(124, 0);
+    const down = look.crosses.reduce((total, { mm }) => total + mm, 0);
+    expect(down + look.rim.head + look.rim.throat).toBeCloseTo(336, 6);
+  });
+
+  // Source: practice, the look test (two mains too far apart mean a wrong hole).
+  it('points at the main that was put into the wrong hole', () => {
+    const head = { lengthMm: 336, widthMm: 248 };
+    const rows = ruledRows(
+      head,
+      [6, 18, 30, 42.5, 55, 68, 81.5, 95],
+      Array.from({ length: 19 }, (_, i) => 34 + i * 15),
+    );
+    const wrong = bedOf({ ...head, positionsMm: rows, head: [8, 9], throat: [7, 9] });
+    const [worst] = wrong.look.outliers;
+    expect(worst).toMatchObject({ end: 'head' });
+    expect(['M6', 'M7']).toContain(worst?.gap.from);
+  });
+});

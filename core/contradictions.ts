@@ -1,0 +1,392 @@
+/**
+ * Facts of a frame that cannot hold together, found by counting; each at its field, with a sentence.
+ * And the single changes after which everything holds.
+ */
+import {
+  headOutline,
+  limitsProblem,
+  sizeProblems,
+  type FrameField,
+  type FrameProblem,
+  type FrameSpec,
+} from './frame';
+import { letter, mainNumbers, numbersAt, slotsOf, type Skips } from './holes';
+import { ENDS, type End, type Outline } from './outline';
+import { mainsStart } from './pattern';
+import { evenSkips, fansOut, roomProblem, usualArcs, usualCrossLength } from './placement';
+import { ruledArcs } from './ruled';
+import { solveSkips, type SkipProposal, type SkipQuestion } from './skip-solver';
+
+/** A frame whose facts hold together, as far as counting goes. */
+export interface Counted {
+  readonly outline: Outline;
+  /** Every hole of a half along the rim, when they were ruled. */
+  readonly ruled: readonly number[] | undefined;
+  /** As read from the frame, or as proposed where nobody has. */
+  readonly skips: Skips;
+  /** What fits the ruled holes, or the usual spacing. */
+  readonly proposed: Skips;
+  /** The likeliest answers, ranked, for what has not been read. */
+  readonly proposal: SkipProposal;
+}
+
+export type Checked =
+  | { readonly ok: true; readonly counted: Counted }
+  | { readonly ok: false; readonly problems: readonly FrameProblem[] };
+
+const SKIP_FIELD = { head: 'headSkip', throat: 'throatSkip' } as const;
+const OUTERMOST_FIELD = { head: 'headOutermost', throat: 'throatOutermost' } as const;
+
+/** A cross shorter than this share of the head's width lies where only mains are. */
+const SHORTEST_CROSS = 0.3;
+
+/** Counts everything that was entered against everything else. Never throws on a spec of the right shape. */
+export function checkFrame(spec: FrameSpec): Checked {
+  const refuse = (problems: readonly FrameProblem[]): Checked => ({ ok: false, problems });
+
+  const sizes = sizeProblems(spec);
+  if (sizes.length > 0) return refuse(sizes);
+  const made = headOutline(spec);
+  if (!made.ok) return refuse([{ field: 'outline', problem: made.problem }]);
+  const outline = made.value;
+  const beyond = limitsProblem(spec, outline);
+  if (beyond && !spec.ownerInsists) return refuse([{ field: 'lengthMm', problem: beyond }]);
+  const noRoom = roomProblem(spec, outline);
+  if (noRoom) return refuse([noRoom]);
+
+  const marked = [...markedMains(spec), ...startProblems(spec), ...sharedTieOffs(spec)];
+  if (marked.length > 0) return refuse(marked);
+
+  let ruled: readonly number[] | undefined;
+  if (spec.holes.positionsMm) {
+    const read = ruledArcs(spec, outline, spec.holes.positionsMm);
+    if (!read.ok) return refuse([{ field: read.field, problem: read.problem }]);
+    const miscounted = ruledCount(spec, read.arcs.length);
+    if (miscounted) return refuse([miscounted]);
+    ruled = read.arcs;
+  }
+
+  const counts = skipProblems(spec);
+  if (counts.length > 0) return refuse(counts);
+
+  const proposal = proposeSkips(spec, outline, ruled);
+  const proposed = (ruled && proposal.answers[0]?.skips) ?? evenSkips(spec, outline);
+  const skips: Skips = {
+    head: spec.holes.head.skip ?? proposed.head,
+    throat: spec.holes.throat.skip ?? proposed.throat,
+  };
+  const stray = strayShared(spec, skips);
+  if (stray.length > 0) return refuse(stray);
+  const rest = [
+    ...tooManyAmongMains(spec, skips),
+    ...(ruled ? [] : shortCrosses(spec, skips)),
+    ...strayHoles(spec, skips),
+  ];
+  if (rest.length > 0) return refuse(rest);
+  return { ok: true, counted: { outline, ruled, skips, proposed, proposal } };
+}
+
+/** The likeliest skips for what is known. A certainty is never more than likely on assumed places. */
+function proposeSkips(
+  spec: FrameSpec,
+  outline: Outline,
+  ruled: readonly number[] | undefined,
+): SkipProposal {
+  const shared = {
+    head: numbersAt(spec.holes.shared, 'head'),
+    throat: numbersAt(spec.holes.shared, 'throat'),
+  };
+  const seen = (end: End) => {
+    const { skip, outermost } = spec.holes[end];
+    return {
+      skip: skip ?? [],
+      all: skip !== null,
+      count: outermost === null ? undefined : outermost - spec.pattern.mains / 2,
+    };
+  };
+  const question: SkipQuestion = {
+    sport: spec.sport,
+    outline,
+    arcs: ruled ?? usualArcs(spec, outline),
+    mainsPerSide: spec.pattern.mains / 2,
+    crosses: spec.pattern.crosses,
+    shared,
+    bridgeAside: spec.bridgeHoles === null ? undefined : spec.bridgeHoles / 2,
+    seen: { head: seen('head'), throat: seen('throat') },
+    fan: fansOut(spec),
+  };
+  const proposal = solveSkips(question);
+  return ruled || proposal.certainty !== 'sure' ? proposal : { ...proposal, certainty: 'likely' };
+}
+
+/** Mains as marked: the outermost main's hole less the skips inside it, at each end. */
+function markedMains({ pattern, holes }: FrameSpec): readonly FrameProblem[] {
+  const marked = (end: End) => {
+    const { outermost, skip } = holes[end];
+    return outermost === null || skip === null
+      ? undefined
+      : outermost - skip.filter((hole) => hole < outermost).length;
+  };
+  const [head, throat] = [marked('head'), marked('throat')];
+  if (head !== undefined && throat !== undefined && head !== throat) {
+    const wrong = head * 2 === pattern.mains ? 'throat' : 'head';
+    return [
+      {
+        field: SKIP_FIELD[wrong],
+        problem: `Marked are ${head} mains a side at the head and ${throat} at the throat, ${head + throat} together: every main has a hole at both ends, so a skip is missing or too many at one of them.`,
+      },
+    ];
+  }
+  return ENDS.flatMap((end): FrameProblem[] => {
+    const count = marked(end);
+    if (count === undefined || count * 2 === pattern.mains) return [];
+    const { outermost, skip } = holes[end];
+    return [
+      {
+        field: OUTERMOST_FIELD[end],
+        problem: `With the outermost main in ${outermost}${letter(end)} and ${skip?.length ?? 0} skips there are ${count} mains a side at the ${end}, ${count * 2} in all, not ${pattern.mains}.`,
+      },
+    ];
+  });
+}
+
+function startProblems({ bridgeHoles, stringing, pattern }: FrameSpec): readonly FrameProblem[] {
+  const problems: FrameProblem[] = [];
+  const { mainsStart: said, reversedOuterMains } = stringing;
+  if (bridgeHoles !== null && said !== null && mainsStart(bridgeHoles) !== said)
+    problems.push({
+      field: 'mainsStart',
+      problem: `${bridgeHoles} holes in the bridge, ${bridgeHoles / 2} a side, mean that the mains start at the ${mainsStart(bridgeHoles)}: from the ${said} an outside run would leap the open throat. Count the bridge again.`,
+    });
+  if (reversedOuterMains && pattern.mains < 10)
+    problems.push({
+      field: 'reversedOuterMains',
+      problem: 'Outer mains are only reversed on a bed of ten mains or more.',
+    });
+  return problems;
+}
+
+function sharedTieOffs({ holes }: FrameSpec): readonly FrameProblem[] {
+  const full = holes.tieOff.find((label) => holes.shared.includes(label.replace(/[LR]$/, '')));
+  return full === undefined
+    ? []
+    : [
+        {
+          field: 'tieOff',
+          problem: `${full} is shared: a main and a cross fill it already, and a knot’s tail would be the third string. Is the knot in the hole beside it?`,
+        },
+      ];
+}
+
+/** Ruled holes against the pattern: each main takes two of them, each cross one a side. */
+function ruledCount(spec: FrameSpec, count: number): FrameProblem | undefined {
+  const { mains, crosses } = spec.pattern;
+  const shared = spec.holes.shared.length;
+  const needed = mains + crosses - shared;
+  if (count === needed) return undefined;
+  const both = shared > 0 ? `, ${shared} shared` : ', none shared';
+  return {
+    field: 'crosses',
+    problem: `${count} holes were ruled on one side, but ${mains} mains and ${crosses} crosses${both}, take ${needed}. With these holes it would be ${count - mains + shared} crosses, or ${needed - count > 0 ? `${needed - count} more shared hole${needed - count > 1 ? 's' : ''}` : 'a hole ruled twice'}.`,
+  };
+}
+
+/** Skips that cannot be where they are, by counting. */
+function skipProblems(spec: FrameSpec): readonly FrameProblem[] {
+  const perSide = spec.pattern.mains / 2;
+  return ENDS.flatMap((end): FrameProblem[] => {
+    const skips = spec.holes[end].skip ?? [];
+    const wrong = skips.find((skip, i) => skip > perSide + i);
+    if (wrong !== undefined) {
+      const counting = skips.filter((skip, i) => skip <= perSide + i);
+      const outermost = mainNumbers(perSide, counting).at(-1);
+      return [
+        {
+          field: SKIP_FIELD[end],
+          problem: `There is no skip at hole ${wrong}: with ${perSide} mains a side the outermost main is in ${outermost}${letter(end)}, and the holes beyond it belong to crosses anyway.`,
+        },
+      ];
+    }
+    const bridge = end === 'throat' ? (spec.bridgeHoles ?? 0) / 2 : 0;
+    const inBridge = skips.find((skip) => skip <= bridge);
+    if (inBridge !== undefined)
+      return [
+        {
+          field: SKIP_FIELD[end],
+          problem: `Hole ${inBridge}T is one of the ${bridge} a side in the bridge, and only mains go through the bridge.`,
+        },
+      ];
+    return [];
+  });
+}
+
+function strayShared(spec: FrameSpec, skips: Skips): readonly FrameProblem[] {
+  return ENDS.flatMap((end): FrameProblem[] => {
+    const mains = mainNumbers(spec.pattern.mains / 2, skips[end]);
+    const stray = numbersAt(spec.holes.shared, end).find((hole) => !mains.includes(hole));
+    return stray === undefined
+      ? []
+      : [
+          {
+            field: 'shared',
+            problem: `A shared hole takes a main and a cross, but no main goes through ${stray}${letter(end)}.`,
+          },
+        ];
+  });
+}
+
+function tooManyAmongMains(spec: FrameSpec, skips: Skips): readonly FrameProblem[] {
+  const amongMains = skips.head.length + skips.throat.length + spec.holes.shared.length;
+  if (amongMains <= spec.pattern.crosses - 2) return [];
+  return [
+    {
+      field: skips.throat.length > skips.head.length ? 'throatSkip' : 'headSkip',
+      problem: `${amongMains} holes among the mains are kept for crosses; a bed of ${spec.pattern.crosses} crosses leaves too few holes for that. Is a number too many?`,
+    },
+  ];
+}
+
+/** Numbers that were counted, but cannot be a cross's hole. */
+function shortCrosses(spec: FrameSpec, skips: Skips): readonly FrameProblem[] {
+  return ENDS.flatMap((end): readonly FrameProblem[] => {
+    const shared = numbersAt(spec.holes.shared, end);
+    const counted = [...(spec.holes[end].skip ?? []), ...shared];
+    const hole = counted.find(
+      (number) => usualCrossLength(spec, skips, end, number) < SHORTEST_CROSS * spec.head.widthMm,
+    );
+    if (hole === undefined) return [];
+    const length = Math.round(usualCrossLength(spec, skips, end, hole));
+    return [
+      {
+        field: shared.includes(hole) ? 'shared' : SKIP_FIELD[end],
+        problem: `A cross in hole ${hole}${letter(end)} would be only about ${length} mm long: that hole carries a main. Count again from the centre line outwards.`,
+      },
+    ];
+  });
+}
+
+/** Labels of holes that this bed does not have. */
+function strayHoles(spec: FrameSpec, skips: Skips): readonly FrameProblem[] {
+  const slots = slotsOf(spec, skips);
+  const known = new Set(slots.map(({ end, number }) => `${number}${letter(end)}`));
+  return (['tieOff', 'double', 'ports'] as const).flatMap((field): FrameProblem[] => {
+    const stray = spec.holes[field].find((label) => !known.has(label.replace(/[LR]$/, '')));
+    if (stray === undefined) return [];
+    const end = stray.includes('H') ? 'head' : 'throat';
+    const most = Math.max(...slots.filter((slot) => slot.end === end).map(({ number }) => number));
+    return [
+      {
+        field,
+        problem: `There is no hole ${stray}: this bed counts to ${most}${letter(end)} at the ${end}.`,
+      },
+    ];
+  });
+}
+
+/** One change after which the facts of a frame hold together. */
+export interface Mend {
+  readonly field: FrameField;
+  /** `Skips at the throat: 7 9 instead of 7`. */
+  readonly says: string;
+  readonly spec: FrameSpec;
+}
+
+const MOST_MENDS = 6;
+
+/** The single changes that would mend a frame, the most specific first; none for a sound one. */
+export function mends(spec: FrameSpec): readonly Mend[] {
+  if (checkFrame(spec).ok) return [];
+  const seen = new Set<string>();
+  const found: Mend[] = [];
+  for (const edit of singleChanges(spec)) {
+    if (found.length === MOST_MENDS) break;
+    if (seen.has(edit.says) || !checkFrame(edit.spec).ok) continue;
+    seen.add(edit.says);
+    found.push(edit);
+  }
+  return found;
+}
+
+const listed = (numbers: readonly (number | string)[] | null): string =>
+  numbers === null ? 'not read' : numbers.length > 0 ? numbers.join(' ') : 'none';
+
+function* singleChanges(spec: FrameSpec): Generator<Mend> {
+  const { pattern, holes, bridgeHoles, stringing } = spec;
+  for (const by of [-1, 1, -2, 2]) {
+    const mains = pattern.mains + by;
+    yield {
+      field: 'mains',
+      says: `${mains} mains instead of ${pattern.mains}`,
+      spec: { ...spec, pattern: { ...pattern, mains } },
+    };
+  }
+  for (const end of ENDS) {
+    const { skip, outermost } = holes[end];
+    const change = (to: number[] | null): Mend => ({
+      field: SKIP_FIELD[end],
+      says: `Skips at the ${end}: ${listed(to)} instead of ${listed(skip)}`,
+      spec: { ...spec, holes: { ...holes, [end]: { ...holes[end], skip: to } } },
+    });
+    if (skip !== null) {
+      const other = holes[end === 'head' ? 'throat' : 'head'].skip;
+      if (other !== null) yield change(other);
+      for (const gone of skip) yield change(skip.filter((hole) => hole !== gone));
+      for (let hole = pattern.mains / 2 - 3; hole <= pattern.mains / 2 + skip.length; hole++)
+        if (hole > 0 && !skip.includes(hole)) yield change([...skip, hole].sort((a, b) => a - b));
+    }
+    if (outermost !== null)
+      for (const by of [-1, 1, -2, 2])
+        yield {
+          field: OUTERMOST_FIELD[end],
+          says: `Outermost main in ${outermost + by}${letter(end)} instead of ${outermost}${letter(end)}`,
+          spec: {
+            ...spec,
+            holes: { ...holes, [end]: { ...holes[end], outermost: outermost + by } },
+          },
+        };
+  }
+  for (const by of [-1, 1, -2, 2]) {
+    const crosses = pattern.crosses + by;
+    yield {
+      field: 'crosses',
+      says: `${crosses} crosses instead of ${pattern.crosses}`,
+      spec: { ...spec, pattern: { ...pattern, crosses } },
+    };
+  }
+  if (bridgeHoles !== null)
+    for (const by of [2, -2, 1, -1])
+      yield {
+        field: 'bridgeHoles',
+        says: `${bridgeHoles + by} holes in the bridge instead of ${bridgeHoles}`,
+        spec: { ...spec, bridgeHoles: bridgeHoles + by },
+      };
+  if (stringing.mainsStart !== null) {
+    const turned = stringing.mainsStart === 'head' ? 'throat' : 'head';
+    yield {
+      field: 'mainsStart',
+      says: `Mains start at the ${turned} instead of the ${stringing.mainsStart}`,
+      spec: { ...spec, stringing: { ...stringing, mainsStart: turned } },
+    };
+  }
+  for (const field of ['shared', 'tieOff', 'double', 'ports'] as const)
+    for (const gone of holes[field]) {
+      const rest = holes[field].filter((label) => label !== gone);
+      const name = {
+        shared: 'Shared holes',
+        tieOff: 'Tie-off holes',
+        double: 'Double holes',
+        ports: 'Open ports',
+      }[field];
+      yield {
+        field,
+        says: `${name}: ${listed(rest)} instead of ${listed(holes[field])}`,
+        spec: { ...spec, holes: { ...holes, [field]: rest } },
+      };
+    }
+  if (stringing.reversedOuterMains)
+    yield {
+      field: 'reversedOuterMains',
+      says: 'Outer mains in their usual order',
+      spec: { ...spec, stringing: { ...stringing, reversedOuterMains: false } },
+    };
+}

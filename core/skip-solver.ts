@@ -1,0 +1,343 @@
+/**
+ * The skips that fit the holes of a frame: which holes among the mains belong to crosses.
+ *
+ * Along a half the holes hold mains and a few crosses at the head, crosses only along the side,
+ * mains and a few crosses again at the throat. An answer names the crosses among the mains at both
+ * ends. Its cost is how unlikely the hole positions are under it (a negative logarithm), if mains
+ * are parallel (or fan evenly), gaps change smoothly and readings err a little, now and then a lot.
+ * The cost of an answer is the cost of its head, of its throat and of how the two go together, none
+ * below zero; so heads and throats are judged once each, sorted, and only pairs whose ends alone
+ * are cheap enough are ever joined. That is exact: `branch and bound' on the sorted lists.
+ */
+import { fitter, type Fitter } from './smooth-fit';
+import { halfPerimeter, rimAtArc, type End, type Outline } from './outline';
+import type { Skips } from './holes';
+import { evenSpacing } from './spacing';
+import type { Sport } from './sport';
+
+/** What has been seen of the skips at one end: all of them, some, or only how many. */
+export interface SeenSkips {
+  readonly skip: readonly number[];
+  readonly all: boolean;
+  readonly count: number | undefined;
+}
+
+export interface SkipQuestion {
+  readonly sport: Sport;
+  readonly outline: Outline;
+  /** Every hole of a half, along the rim from the middle of the head, mm. */
+  readonly arcs: readonly number[];
+  readonly mainsPerSide: number;
+  readonly crosses: number;
+  /** Hole numbers that are known to take a main and a cross. */
+  readonly shared: Skips;
+  /** Holes of the bridge on one side, which hold mains only; undefined when not counted. */
+  readonly bridgeAside: number | undefined;
+  readonly seen: { readonly [E in End]: SeenSkips };
+  /** The mains run together towards the throat. */
+  readonly fan: boolean;
+}
+
+export interface SkipAnswer {
+  readonly skips: Skips;
+  readonly cost: number;
+  /** How likely it is among the answers found, 0 to 1. */
+  readonly share: number;
+}
+
+export type Certainty = 'sure' | 'likely' | 'near tie';
+
+export interface SkipProposal {
+  /** The best first, at most `MOST_ANSWERS`. */
+  readonly answers: readonly SkipAnswer[];
+  readonly certainty: Certainty;
+}
+
+export const MOST_ANSWERS = 5;
+/** Skips a end that are searched, unless more have been seen. */
+export const DEEPEST = 5;
+
+/** A reading along the rim errs by about this much, mm (one standard deviation). */
+const READING_MM = 0.45;
+/** Frames leave the smooth curve by about this much, mm. */
+const UNEVEN_MM = 0.6;
+/** A cross shorter than this share of the width lies where only mains are. */
+const SHORTEST_CROSS = 0.3;
+/** From these shares on the best answer is called sure, and below it likely or a near tie. */
+const SURE = 0.995;
+const NEAR_TIE = 0.75;
+
+/** What frames usually do, as costs: the number of skips at an end, and ends that differ. */
+const COUNT_COST = [1.6, 0.5, 0, 0.4, 1.8, 3, 4, 5] as const;
+const OTHER_COUNT_COST = 0.8;
+const OTHER_PLACE_COST = 0.5;
+
+interface EndHoles {
+  /** Distances from the centre line, and from the middle of the head towards this end, mm. */
+  readonly x: readonly number[];
+  readonly y: readonly number[];
+  /** Variances of x and y readings, mm². */
+  readonly xVariance: readonly number[];
+  readonly yVariance: readonly number[];
+  /** Half the logarithm of how much rim one mm of x or y takes, squared with the unevenness. */
+  readonly xSpread: readonly number[];
+  readonly ySpread: readonly number[];
+}
+
+interface EndCandidate {
+  readonly skip: readonly number[];
+  readonly mainX: readonly number[];
+  readonly mainVariance: readonly number[];
+  readonly cost: number;
+}
+
+/** The question laid out for one end and for the joining of two; made once for all answers. */
+interface Bench {
+  readonly question: SkipQuestion;
+  readonly holes: Record<End, EndHoles>;
+  readonly depth: Record<End, number>;
+  /** Crosses that both ends see in the middle, so that both fits are anchored there. */
+  readonly lastCross: Record<End, number>;
+  readonly mainFit: Fitter;
+  readonly crossFit: Record<End, Fitter>;
+}
+
+function holesSeenFrom(end: End, outline: Outline, arcs: readonly number[]): EndHoles {
+  const half = halfPerimeter(outline);
+  const outwards = end === 'head' ? arcs : arcs.map((arc) => half - arc).toReversed();
+  const points = outwards.map((arc) => {
+    const at = (a: number) => rimAtArc(outline, end === 'head' ? a : half - a);
+    const [p, before, after] = [at(arc), at(arc - 1), at(arc + 1)];
+    const run = Math.hypot(after.x - before.x, after.y - before.y) || 1;
+    return {
+      x: p.x,
+      y: end === 'head' ? p.y : -p.y,
+      cos: Math.abs(after.x - before.x) / run,
+      sin: Math.abs(after.y - before.y) / run,
+    };
+  });
+  const variance = (share: number) => (READING_MM * share) ** 2 + UNEVEN_MM ** 2;
+  const spread = (share: number) =>
+    0.5 * Math.log((READING_MM ** 2 + (UNEVEN_MM / Math.max(share, 0.05)) ** 2) / READING_MM ** 2);
+  return {
+    x: points.map((p) => p.x),
+    y: points.map((p) => p.y),
+    xVariance: points.map((p) => variance(p.cos)),
+    yVariance: points.map((p) => variance(p.sin)),
+    xSpread: points.map((p) => spread(p.cos)),
+    ySpread: points.map((p) => spread(p.sin)),
+  };
+}
+
+function benchFor(question: SkipQuestion): Bench {
+  const { outline, arcs, mainsPerSide, crosses, sport, seen, shared } = question;
+  const holes = {
+    head: holesSeenFrom('head', outline, arcs),
+    throat: holesSeenFrom('throat', outline, arcs),
+  };
+  // As deep as usual, but never so deep that no cross is left in the middle to anchor both ends.
+  const room = Math.max(0, Math.floor((arcs.length - 2 * mainsPerSide - 4) / 2));
+  const depth = {
+    head: Math.max(seen.head.count ?? seen.head.skip.length, Math.min(DEEPEST, room)),
+    throat: Math.max(seen.throat.count ?? seen.throat.skip.length, Math.min(DEEPEST, room)),
+  };
+  const lastCross = {
+    head: arcs.length - (mainsPerSide + depth.throat),
+    throat: arcs.length - (mainsPerSide + depth.head),
+  };
+  const spacing = evenSpacing(sport, question.fan);
+  const last = Math.max(1, mainsPerSide - 1);
+  const mainGap = outline.widthMm / 2 / (mainsPerSide + spacing.mainRim);
+  const crossGap = outline.lengthMm / (crosses + spacing.headRim + spacing.throatRim);
+  return {
+    question,
+    holes,
+    depth,
+    lastCross,
+    // x = a·u + b·u³/3(P−1)², u = i − ½: gaps that widen with the square of the number, none at u = 0.
+    mainFit: fitter(
+      Array.from({ length: mainsPerSide }, (_, i) => {
+        const u = i + 0.5;
+        return [u, u ** 3 / (3 * last ** 2)];
+      }),
+      [undefined, { mean: spacing.mainWiden * mainGap, deviation: 0.3 * mainGap }],
+    ),
+    crossFit: {
+      head: crossFitter(lastCross.head - mainsPerSide + shared.head.length, crossGap),
+      throat: crossFitter(lastCross.throat - mainsPerSide + shared.throat.length, crossGap),
+    },
+  };
+}
+
+/** y = a + b·v + c·v² + d·v³, v counted outwards from the first cross of the middle. */
+const crossFitter = (count: number, gap: number): Fitter => {
+  const far = Math.max(1, count - 1);
+  return fitter(
+    Array.from({ length: count }, (_, v) => [1, v, v ** 2 / far, v ** 3 / far ** 2]),
+    [
+      undefined,
+      undefined,
+      { mean: 0, deviation: 0.25 * gap },
+      { mean: 0.03 * gap, deviation: 0.15 * gap },
+    ],
+  );
+};
+
+/** How far a distance to the rim, in gaps, is from what frames usually leave. */
+const rimCost = (gaps: number, usual: number, deviation: number): number =>
+  Math.log1p(((gaps - usual) / deviation) ** 2 / 2);
+
+function judgeEnd(bench: Bench, end: End, skip: readonly number[]): EndCandidate {
+  const { question, holes, lastCross, mainFit, crossFit } = bench;
+  const { mainsPerSide, outline, sport, fan } = question;
+  const here = holes[end];
+  const mainX: number[] = [];
+  const mainVariance: number[] = [];
+  let spread = 0;
+  for (let hole = 1; mainX.length < mainsPerSide; hole++) {
+    if (skip.includes(hole)) continue;
+    mainX.push(here.x[hole - 1] as number);
+    mainVariance.push(here.xVariance[hole - 1] as number);
+    spread += here.xSpread[hole - 1] as number;
+  }
+  const outermost = mainsPerSide + skip.length;
+  const crossHoles = [...skip, ...question.shared[end]].sort((a, b) => a - b);
+  for (let hole = outermost + 1; hole <= lastCross[end]; hole++) crossHoles.push(hole);
+  crossHoles.reverse();
+  const crossY = crossHoles.map((hole) => here.y[hole - 1] as number);
+  for (const hole of crossHoles) spread += here.ySpread[hole - 1] as number;
+
+  const usual = evenSpacing(sport, fan);
+  const widest = outline.widthMm / 2;
+  const mainGap = (mainX.at(-1) as number) - (mainX.at(-2) ?? 0);
+  const crossGap = (crossY.at(-1) as number) - (crossY.at(-2) as number);
+  const mainUsual = end === 'throat' && fan ? undefined : usual.mainRim;
+  const cost =
+    mainFit(mainX, mainVariance) +
+    crossFit[end](
+      crossY,
+      crossHoles.map((hole) => here.yVariance[hole - 1] as number),
+    ) +
+    spread +
+    (mainUsual === undefined
+      ? 0
+      : rimCost((widest - (mainX.at(-1) as number)) / Math.max(1, mainGap), mainUsual, 0.6)) +
+    rimCost(
+      (outline.lengthMm / 2 - (crossY.at(-1) as number)) / Math.max(1, crossGap),
+      end === 'head' ? usual.headRim : usual.throatRim,
+      1.2,
+    ) +
+    (COUNT_COST[skip.length] ?? 6);
+  return { skip, mainX, mainVariance, cost };
+}
+
+/** All sets of skips that an end can have, by counting and by what has been seen. */
+function skipSets(bench: Bench, end: End): readonly (readonly number[])[] {
+  const { question, holes, depth } = bench;
+  const { mainsPerSide, outline, bridgeAside, seen, shared } = question;
+  const known = seen[end];
+  if (known.all) return [known.skip];
+  const may = (hole: number) =>
+    !shared[end].includes(hole) &&
+    2 * (holes[end].x[hole - 1] as number) >= SHORTEST_CROSS * outline.widthMm &&
+    !(end === 'throat' && bridgeAside !== undefined && hole <= bridgeAside);
+  const sets: number[][] = [];
+  const grow = (set: number[], from: number) => {
+    // A skip lies among the mains: inside the outermost one, whose hole is its number and the skips.
+    if (
+      set.every((hole, i) => hole <= mainsPerSide + i) &&
+      known.skip.every((hole) => set.includes(hole)) &&
+      (known.count === undefined || known.count === set.length)
+    )
+      sets.push(set);
+    if (set.length === depth[end]) return;
+    for (let hole = from; hole < mainsPerSide + depth[end]; hole++)
+      if (may(hole) || known.skip.includes(hole)) grow([...set, hole], hole + 1);
+  };
+  grow([], 1);
+  return sets;
+}
+
+/** How mains of one head and one throat go together: parallel, or one fan; and alike in number. */
+function joinCost(fan: boolean, head: EndCandidate, throat: EndCandidate): number {
+  let share = 1;
+  if (fan) {
+    let [up, down] = [0, 0];
+    head.mainX.forEach((x, i) => {
+      up += x * (throat.mainX[i] as number);
+      down += x * x;
+    });
+    share = up / down;
+  }
+  let cost =
+    (head.skip.length === throat.skip.length ? 0 : OTHER_COUNT_COST) +
+    (String(head.skip) === String(throat.skip) ? 0 : OTHER_PLACE_COST);
+  for (let i = 0; i < head.mainX.length; i++) {
+    const off = share * (head.mainX[i] as number) - (throat.mainX[i] as number);
+    const variance = (head.mainVariance[i] as number) + (throat.mainVariance[i] as number);
+    cost += 1.5 * Math.log1p((off * off) / (4 * variance));
+  }
+  return cost;
+}
+
+/**
+ * The cost of one answer, as the solver counts it. For the solver's proof against trying everything.
+ * Hole positions in mm along the rim; the number is without a unit and means something only beside
+ * that of another answer to the same question.
+ */
+export function answerCost(question: SkipQuestion, skips: Skips): number {
+  const bench = benchFor(question);
+  const [head, throat] = [
+    judgeEnd(bench, 'head', skips.head),
+    judgeEnd(bench, 'throat', skips.throat),
+  ];
+  return head.cost + throat.cost + joinCost(question.fan, head, throat);
+}
+
+/** Every pair of skip sets that the solver considers. */
+export function possibleSkips(question: SkipQuestion): Record<End, readonly (readonly number[])[]> {
+  const bench = benchFor(question);
+  return { head: skipSets(bench, 'head'), throat: skipSets(bench, 'throat') };
+}
+
+/**
+ * The likeliest skips for these holes, exactly the best `MOST_ANSWERS` of all that counting allows.
+ * Empty when counting allows none: the holes are too few or too many, or what was seen contradicts.
+ */
+export function solveSkips(question: SkipQuestion): SkipProposal {
+  const { arcs, mainsPerSide, crosses, shared } = question;
+  const needed = 2 * mainsPerSide + crosses - shared.head.length - shared.throat.length;
+  if (arcs.length !== needed) return { answers: [], certainty: 'near tie' };
+  const bench = benchFor(question);
+  const judged = (end: End) =>
+    skipSets(bench, end)
+      .map((skip) => judgeEnd(bench, end, skip))
+      .sort((a, b) => a.cost - b.cost);
+  const [heads, throats] = [judged('head'), judged('throat')];
+  const best: { head: EndCandidate; throat: EndCandidate; cost: number }[] = [];
+  const worst = () => best[MOST_ANSWERS - 1]?.cost ?? Infinity;
+  const cheapestThroat = throats[0]?.cost ?? Infinity;
+  for (const head of heads) {
+    if (head.cost + cheapestThroat >= worst()) break;
+    for (const throat of throats) {
+      if (head.cost + throat.cost >= worst()) break;
+      const cost = head.cost + throat.cost + joinCost(question.fan, head, throat);
+      if (cost >= worst()) continue;
+      best.push({ head, throat, cost });
+      best.sort((a, b) => a.cost - b.cost);
+      best.length = Math.min(best.length, MOST_ANSWERS);
+    }
+  }
+  const least = best[0]?.cost ?? 0;
+  const total = best.reduce((sum, { cost }) => sum + Math.exp(least - cost), 0);
+  const answers = best.map(({ head, throat, cost }): SkipAnswer => ({
+    skips: { head: head.skip, throat: throat.skip },
+    cost,
+    share: Math.exp(least - cost) / total,
+  }));
+  const share = answers[0]?.share ?? 0;
+  return {
+    answers,
+    certainty: share >= SURE ? 'sure' : share < NEAR_TIE ? 'near tie' : 'likely',
+  };
+}

@@ -1,0 +1,168 @@
+/** A frame's study and a job's plan, as an object for programs and as text for people. */
+import type { Bed, Study } from '@/core/bed';
+import { coveredHoles, type Covered } from '@/core/covers';
+import { runName } from '@/core/groove';
+import type { CutAssumptions, PieceLength } from '@/core/lengths';
+import { measureWords } from '@/core/measuring';
+import { METHOD_WORDS } from '@/core/method';
+import { methodProblem, pathCautions, possibleMethods } from '@/core/methods';
+import type { PathChoice } from '@/core/path';
+import { planCut, type PlannedString } from '@/core/plan';
+import { failure, success, type Result } from '@/core/result';
+import { formatArea, formatFeet, formatMetres, roundTo } from '@/core/units';
+import {
+  coverWords,
+  crossWay,
+  knotCount,
+  knotWords,
+  lengthWords,
+  mainsWay,
+  PIECE_WORDS,
+  skipWords,
+} from '@/core/wording';
+import type { NamedFrame } from './frame-document';
+
+const tenth = (mm: number): number => roundTo(mm, 0.1);
+
+/** What a study found, as plain data: positions in mm along the rim, shares from 0 to 1. */
+export function studyData({ name, spec }: NamedFrame, { bed, cautions, assumed }: Study, on: Bed) {
+  return {
+    name,
+    sport: spec.sport,
+    pattern: spec.pattern,
+    areaCm2: Math.round((bed ?? on).areaMm2 / 100),
+    mains: { start: on.mainsStart, finish: on.mainsFinish },
+    skips: { head: [...on.skips.head], throat: [...on.skips.throat] },
+    proposal: {
+      from: on.ruled ? 'ruled holes' : 'usual spacing',
+      certainty: on.proposal.certainty,
+      answers: on.proposal.answers.map(({ skips, share }) => ({
+        head: [...skips.head],
+        throat: [...skips.throat],
+        share: roundTo(share, 0.001),
+      })),
+    },
+    methods: possibleMethods(on, false),
+    holes: on.holes.map(({ label, arc, x, y, main, cross, skipped, tieOff }) => ({
+      hole: label,
+      arcMm: tenth(arc),
+      xMm: tenth(x),
+      belowTipMm: tenth(spec.head.lengthMm / 2 - y),
+      main: main ?? null,
+      cross: cross ?? null,
+      skipped,
+      tieOff: [...tieOff],
+    })),
+    cautions: [...cautions],
+    assumed: [...assumed],
+  };
+}
+
+export function studyText(frame: NamedFrame, study: Study, bed: Bed): string {
+  const { pattern, sport, head } = frame.spec;
+  const { answers, certainty } = bed.proposal;
+  const lines = [
+    frame.name,
+    `${sport}, ${pattern.mains} × ${pattern.crosses}, ${head.lengthMm} × ${head.widthMm} mm inside, ${formatArea(bed.areaMm2)}`,
+    `Mains ${mainsWay(bed)}.`,
+    `Skips: head ${skipWords(bed.skips.head, 'head')}, throat ${skipWords(bed.skips.throat, 'throat')}.`,
+    `${bed.ruled ? 'The ruled holes' : 'The usual spacing'} would skip (${certainty}):`,
+    ...answers.map(
+      ({ skips, share }) =>
+        `  head ${skipWords(skips.head, 'head')}, throat ${skipWords(skips.throat, 'throat')}  ${(share * 100).toFixed(1)} in 100`,
+    ),
+    `Methods: ${possibleMethods(bed, false)
+      .map((method) => METHOD_WORDS[method])
+      .join(', ')}.`,
+    ...study.cautions.map((each) => `Caution: ${each}`),
+    ...study.assumed.map((each) => `Assumed: ${each}`),
+  ];
+  return lines.join('\n');
+}
+
+export interface PlanQuestion {
+  readonly bed: Bed;
+  readonly study: Study;
+  readonly choice: PathChoice;
+  readonly string: PlannedString;
+  readonly assumptions: CutAssumptions;
+}
+
+const coverData = ({ at, by, before, needs }: Covered) => ({
+  hole: at.hole.label,
+  side: at.side,
+  by: runName(by),
+  before: before.knot ? `knot of ${before.string}` : before.string,
+  needs: needs.knot ? `knot of ${needs.string}` : needs.string,
+});
+
+const partData = ({ parts }: PieceLength): Record<string, number> =>
+  Object.fromEntries(parts.map(({ name, mm }) => [name, tenth(mm)]));
+
+/** The plan of a job as plain data, or why this frame cannot be strung so. */
+export function planData({ bed, study, choice, string, assumptions }: PlanQuestion) {
+  const refused = methodProblem(bed, choice.method, false);
+  if (refused) return failure(refused);
+  const { path, pieces } = planCut(bed, { mains: string, crosses: string }, choice, assumptions);
+  return success({
+    path,
+    lengths: pieces,
+    data: {
+      method: path.method,
+      shortSide: path.shortSide,
+      mains: { start: bed.mainsStart, finish: bed.mainsFinish },
+      crosses: { from: path.crossesFrom, start: path.crossStart, finish: path.crossFinish },
+      skips: { head: [...bed.skips.head], throat: [...bed.skips.throat] },
+      pieces: pieces.map((piece) => ({
+        name: piece.name,
+        cutMm: tenth(piece.cutMm),
+        headLengths: roundTo(piece.headLengths, 0.1),
+        ...(piece.sides && {
+          sidesMm: piece.sides.map(({ mm }) => tenth(mm)),
+        }),
+        parts: partData(piece),
+      })),
+      knots: path.knots.map(({ end, hole, side, ties, string: name }) => ({
+        end,
+        hole: hole.label,
+        side,
+        ties,
+        string: name,
+      })),
+      order: [...path.order],
+      covered: coveredHoles(bed, path).map(coverData),
+      cautions: [...study.cautions, ...pathCautions(bed, path)],
+      assumed: [...study.assumed],
+    },
+  });
+}
+
+export type PlanData = Extract<ReturnType<typeof planData>, { ok: true }>['value']['data'];
+
+export function planText(name: string, question: PlanQuestion): Result<string> {
+  const planned = planData(question);
+  if (!planned.ok) return planned;
+  const { bed, assumptions } = question;
+  const { path, lengths, data } = planned.value;
+  const words = (mm: number) => lengthWords(mm, 'metric');
+  return success(
+    [
+      `${name}, ${METHOD_WORDS[path.method]}`,
+      `Mains ${mainsWay(bed)}. Skips: head ${skipWords(bed.skips.head, 'head')}, throat ${skipWords(bed.skips.throat, 'throat')}.`,
+      `Crosses from the ${path.crossesFrom}, ${crossWay(path.crossStart, path.crossFinish, path.crossCount)}.`,
+      `Knots: ${knotCount(path.knots)} (${path.knots.map(knotWords).join(' · ')}).`,
+      '',
+      ...lengths.flatMap((piece) => [
+        `Cut ${PIECE_WORDS[piece.name]}: ${formatMetres(piece.cutMm)}, ${formatFeet(piece.cutMm)}`,
+        ...piece.parts.map(
+          ({ name: part, mm }) => `  ${part.padEnd(22)} ${(mm / 10).toFixed(1).padStart(7)} cm`,
+        ),
+        `  ${measureWords(bed, piece, assumptions, words)}`,
+      ]),
+      '',
+      ...coveredHoles(bed, path).map((covered) => `Covered: ${coverWords(covered)}.`),
+      ...data.cautions.map((each) => `Caution: ${each}`),
+      ...data.assumed.map((each) => `Assumed: ${each}`),
+    ].join('\n'),
+  );
+}

@@ -1,0 +1,85 @@
+import { spawnSync } from 'node:child_process';
+import { describe, expect, it } from 'vitest';
+import type { PlanData } from '@/formats/plan-report';
+import { ROOT } from './house';
+
+const FRAME = {
+  format: 'orthotens-frame/1',
+  name: 'A frame',
+  sport: 'tennis',
+  head: { lengthMm: 336, widthMm: 248, outline: 'oval' },
+  pattern: { mains: 16, crosses: 19 },
+  bridgeHoles: 8,
+  holes: { head: { skip: [7, 9] }, throat: { skip: [7, 9] }, tieOff: ['8H', '6H', '6T'] },
+};
+
+function orthotens(args: readonly string[], input: unknown) {
+  const { status, stdout, stderr } = spawnSync(
+    process.execPath,
+    ['--import', 'tsx', 'scripts/orthotens.ts', ...args],
+    {
+      cwd: ROOT,
+      input: typeof input === 'string' ? input : JSON.stringify(input),
+      encoding: 'utf8',
+    },
+  );
+  return { status, stdout, stderr };
+}
+
+describe('the command without the interface', () => {
+  it('plans two pieces as an object for programs', () => {
+    const { status, stdout } = orthotens(['plan', '-', '--method', 'two-piece', '--json'], FRAME);
+    expect(status).toBe(0);
+    const plan = JSON.parse(stdout) as PlanData;
+    expect(plan.mains).toEqual({ start: 'head', finish: 'head' });
+    expect(plan.skips).toEqual({ head: [7, 9], throat: [7, 9] });
+    expect(plan.pieces.map(({ name }) => name)).toEqual(['mains', 'crosses']);
+    for (const { cutMm, parts } of plan.pieces)
+      expect(Object.values(parts).reduce((a, b) => a + b)).toBeCloseTo(cutMm, 0);
+    // Source: practice (16 mains from the head: three knots at the head, one at the throat).
+    expect(plan.knots.map(({ end, ties }) => `${end} ${ties}`)).toEqual([
+      'head main',
+      'head main',
+      'head cross',
+      'throat cross',
+    ]);
+    expect(plan.covered[0]).toMatchObject({ hole: '7H', side: 'right', before: 'M7R' });
+    expect(plan.cautions).toEqual([]);
+  });
+
+  it('prints for people, by another method and side', () => {
+    const { status, stdout } = orthotens(
+      ['plan', '-', '--method', 'one-piece', '--short-side', 'right'],
+      FRAME,
+    );
+    expect(status).toBe(0);
+    expect(stdout).toContain('Knots: 1 at the head, 1 at the throat (mains: 8H right');
+    expect(stdout).toMatch(/Cut one piece: 1\d\.\d\d m, 3\d ft/);
+  });
+
+  it('studies a frame whose skips nobody has read', () => {
+    const { stdout } = orthotens(['study', '-', '--json'], { ...FRAME, holes: undefined });
+    expect(JSON.parse(stdout)).toMatchObject({
+      skips: { head: [7, 9], throat: [7, 9] },
+      proposal: { from: 'usual spacing' },
+    });
+  });
+
+  it.each([
+    [['plan', '-', '--method', 'around-the-frame'], FRAME, 'nothing to go around'],
+    [['plan', '-', '--method', 'three-piece'], FRAME, 'one of two-piece'],
+    [['plan', '-', '--short-side', 'up'], FRAME, '--short-side'],
+    [['plan', '-', '--gauge', '9'], FRAME, 'tennis'],
+    [['study', '-'], { ...FRAME, pattern: { mains: 17, crosses: 19 } }, 'line 1: Mains come in'],
+    [['study', '-'], '{"format":', 'line 1'],
+    [['study', 'no-such-file.json'], '', 'cannot be read'],
+    [['restring', '-'], FRAME, 'Say study FRAME.json'],
+    [['study', '-', '--loud'], FRAME, 'Unknown option'],
+  ])('%j answers bad input with one sentence and code 2', (args, input, part) => {
+    const { status, stdout, stderr } = orthotens(args, input);
+    expect(status).toBe(2);
+    expect(stdout).toBe('');
+    expect(stderr).toContain(part);
+    expect(stderr.trim().split('\n')).toHaveLength(1);
+  });
+});

@@ -1,0 +1,117 @@
+/**
+ * Study and plan a frame without the interface and without a database:
+ *   npm run -s orthotens -- study FRAME.json [--json]
+ *   npm run -s orthotens -- plan FRAME.json --method two-piece [--short-side left] [--json]
+ */
+import { readFileSync } from 'node:fs';
+import { resolve } from 'node:path';
+import { parseArgs } from 'node:util';
+import { z } from 'zod';
+import { studyFrame } from '@/core/bed';
+import { familySchema } from '@/core/family';
+import { parseGauge } from '@/core/gauge';
+import { USUAL_ASSUMPTIONS } from '@/core/lengths';
+import { METHODS, methodSchema } from '@/core/method';
+import { usualChoice } from '@/core/methods';
+import { sideSchema } from '@/core/outline';
+import type { Sport } from '@/core/sport';
+import { readFrameFile } from '@/formats/frame-file';
+import { planData, planText, studyData, studyText, type PlanQuestion } from '@/formats/plan-report';
+
+const USAGE =
+  'Say study FRAME.json or plan FRAME.json --method two-piece [--short-side left] [--cross-start left] [--family monofilament] [--gauge 1.25], with --json for programs; - reads from the standard input.';
+
+/** One sentence, and the exit code for bad input. */
+function refuse(sentence: string): never {
+  console.error(sentence);
+  process.exit(2);
+}
+
+const USUAL_GAUGE: Record<Sport, string> = { tennis: '1.25', badminton: '0.68', squash: '1.20' };
+
+const optionsSchema = z.object({
+  json: z.boolean().default(false),
+  method: methodSchema.optional(),
+  'short-side': sideSchema.optional(),
+  'cross-start': sideSchema.optional(),
+  family: familySchema.default('monofilament'),
+  gauge: z.string().optional(),
+});
+
+function commandLine() {
+  try {
+    return parseArgs({
+      allowPositionals: true,
+      options: {
+        json: { type: 'boolean' },
+        method: { type: 'string' },
+        'short-side': { type: 'string' },
+        'cross-start': { type: 'string' },
+        family: { type: 'string' },
+        gauge: { type: 'string' },
+      },
+    });
+  } catch (error) {
+    return refuse(
+      `${error instanceof Error ? error.message.split('. ')[0] : 'Bad option'}. ${USAGE}`,
+    );
+  }
+}
+
+function textOf(file: string): string {
+  try {
+    return readFileSync(file === '-' ? 0 : resolve(process.env.INIT_CWD ?? '.', file), 'utf8');
+  } catch {
+    return refuse(`The file ${file} cannot be read: is its name right?`);
+  }
+}
+
+const { positionals, values } = commandLine();
+const [command, file, ...more] = positionals;
+if ((command !== 'study' && command !== 'plan') || !file || more.length > 0) refuse(USAGE);
+const options = optionsSchema.safeParse(values);
+if (!options.success) {
+  const [issue] = options.error.issues;
+  refuse(
+    `--${String(issue?.path[0])} cannot be “${String(values[issue?.path[0] as 'method'])}”: ${issue?.path[0] === 'method' ? `it is one of ${METHODS.join(', ')}` : issue?.message}.`,
+  );
+}
+const entries = readFrameFile(textOf(file));
+const [entry] = entries;
+if (!entry || entries.length > 1)
+  refuse(`${file} holds ${entries.length} frames: give one at a time.`);
+if (!entry.ok) {
+  const [problem] = entry.problems;
+  refuse(`${file}, line ${problem?.line}: ${problem?.reason}`);
+}
+const { frame } = entry;
+const study = studyFrame(frame.spec);
+const { bed } = study;
+if (!bed) refuse(study.problems[0]?.problem ?? 'This frame makes no bed.');
+
+const print = (data: unknown) => console.log(JSON.stringify(data, null, 2));
+const { json, method, gauge, family } = options.data;
+
+if (command === 'study') {
+  if (json) print(studyData(frame, study, bed));
+  else console.log(studyText(frame, study, bed));
+} else {
+  const thickness = parseGauge(gauge ?? USUAL_GAUGE[frame.spec.sport], frame.spec.sport);
+  if (!thickness.ok) refuse(thickness.problem);
+  const usual = usualChoice(bed, false);
+  const question: PlanQuestion = {
+    bed,
+    study,
+    choice: {
+      method: method ?? usual.method,
+      shortSide: options.data['short-side'] ?? usual.shortSide,
+      crossStart: options.data['cross-start'] ?? usual.crossStart,
+    },
+    string: { family, gaugeMm: thickness.value, stretch: null },
+    assumptions: USUAL_ASSUMPTIONS,
+  };
+  const planned = json ? planData(question) : planText(frame.name, question);
+  if (!planned.ok) refuse(planned.problem);
+  if (typeof planned.value === 'string') console.log(planned.value);
+  else print(planned.value.data);
+}

@@ -1,0 +1,62 @@
+import type { Bed } from '@/core/bed';
+import type { Skips } from '@/core/holes';
+import { skipWords } from '@/core/wording';
+
+interface ProposalsProps {
+  readonly bed: Bed;
+  /** Left out where nothing can be taken over. */
+  readonly take?: ((skips: Skips) => void) | undefined;
+}
+
+const SURE_WORDS = {
+  sure: 'The ruled holes leave no doubt.',
+  likely: 'Likely, not certain: look at the old strings.',
+  'near tie': 'A near tie: only the old strings can tell.',
+} as const;
+
+/** Shares below this are not worth a line. */
+const WORTH_SHOWING = 0.001;
+
+/** The skips that fit best, with how likely each is. */
+export function Proposals({ bed, take }: ProposalsProps) {
+  const { answers, certainty } = bed.proposal;
+  if (answers.length === 0) return null;
+  const same = (skips: Skips) =>
+    String(skips.head) === String(bed.skips.head) &&
+    String(skips.throat) === String(bed.skips.throat);
+  return (
+    <section aria-label="Proposed skips">
+      <h3 className="label">
+        {bed.ruled ? 'From the ruled holes' : 'From the usual spacing, nothing ruled'}.{' '}
+        {SURE_WORDS[certainty]}
+      </h3>
+      <ol className="mt-1">
+        {answers
+          .filter(({ share }, i) => i === 0 || share >= WORTH_SHOWING)
+          .slice(0, 4)
+          .map(({ skips, share }) => (
+            <li
+              key={`${String(skips.head)}|${String(skips.throat)}`}
+              className="border-hair flex items-baseline gap-3 border-t py-1"
+            >
+              <span className="figure w-14 shrink-0 text-right">
+                {share > 0.999 ? '> 99.9' : (share * 100).toFixed(1)} %
+              </span>
+              <span className="figure grow">
+                {skipWords(skips.head, 'head')} · {skipWords(skips.throat, 'throat')}
+              </span>
+              {same(skips) ? (
+                <span className="label">as drawn</span>
+              ) : (
+                take && (
+                  <button type="button" className="underline" onClick={() => take(skips)}>
+                    take
+                  </button>
+                )
+              )}
+            </li>
+          ))}
+      </ol>
+    </section>
+  );
+}

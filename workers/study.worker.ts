@@ -1,0 +1,21 @@
+/** Studies frames beside the interface, so that typing never waits for the solver. */
+import { studyFrame, type Study } from '@/core/bed';
+import { mends, type Mend } from '@/core/contradictions';
+import type { FrameSpec } from '@/core/frame';
+
+export interface StudyQuestion {
+  readonly id: number;
+  readonly spec: FrameSpec;
+}
+
+export interface StudyAnswer {
+  readonly id: number;
+  readonly study: Study;
+  readonly mends: readonly Mend[];
+}
+
+addEventListener('message', ({ data }: MessageEvent<StudyQuestion>) => {
+  const { id, spec } = data;
+  const answer: StudyAnswer = { id, study: studyFrame(spec), mends: mends(spec) };
+  postMessage(answer);
+});
