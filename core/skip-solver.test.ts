@@ -5,6 +5,7 @@ import type { Skips } from './holes';
 import { OUTLINE_FAMILIES } from './outline';
 import {
   answerCost,
+  DEEPEST,
   possibleSkips,
   solveSkips,
   type SeenSkips,
@@ -51,7 +52,7 @@ describe('the exact optimum', () => {
     const possible = possibleSkips(asked);
     const allowed = (end: 'head' | 'throat') => {
       const known = new Set(possible[end].map(String));
-      return sets(bed.mainsPerSide + 3, 4).filter((set) => known.has(String(set)));
+      return sets(bed.mainsPerSide + 4, DEEPEST).filter((set) => known.has(String(set)));
     };
     expect(allowed('head').length).toBe(possible.head.length);
     const all = allowed('head').flatMap((head) =>
@@ -71,7 +72,7 @@ describe('the exact optimum', () => {
   it('considers every set that counting allows: skips lie inside the outermost main', () => {
     const bed = bedOf({});
     const { head } = possibleSkips(question(bed));
-    const byHand = sets(11, 4).filter((set) => set.every((hole, i) => hole <= 8 + i));
+    const byHand = sets(12, DEEPEST).filter((set) => set.every((hole, i) => hole <= 8 + i));
     // Holes 1 to 4 could only take a cross of less than 0.3 of the width: 2·x is 37 mm at 2H's 18 mm.
     const far = bed.holes.filter((hole) => hole.end === 'head' && 2 * hole.x >= 0.3 * 248);
     const first = far[0]?.number ?? 0;

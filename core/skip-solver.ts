@@ -12,7 +12,7 @@
 import { fitter, type Fitter } from './smooth-fit';
 import { halfPerimeter, rimAtArc, type End, type Outline } from './outline';
 import type { Skips } from './holes';
-import { evenSpacing } from './spacing';
+import { evenSpacing, type Spacing } from './spacing';
 import type { Sport } from './sport';
 
 /** What has been seen of the skips at one end: all of them, some, or only how many. */
@@ -98,6 +98,7 @@ interface Bench {
   readonly depth: Record<End, number>;
   /** Crosses that both ends see in the middle, so that both fits are anchored there. */
   readonly lastCross: Record<End, number>;
+  readonly usual: Spacing;
   readonly mainFit: Fitter;
   readonly crossFit: Record<End, Fitter>;
 }
@@ -154,6 +155,7 @@ function benchFor(question: SkipQuestion): Bench {
     holes,
     depth,
     lastCross,
+    usual: spacing,
     // x = a·u + b·u³/3(P−1)², u = i − ½: gaps that widen with the square of the number, none at u = 0.
     mainFit: fitter(
       Array.from({ length: mainsPerSide }, (_, i) => {
@@ -188,8 +190,8 @@ const rimCost = (gaps: number, usual: number, deviation: number): number =>
   Math.log1p(((gaps - usual) / deviation) ** 2 / 2);
 
 function judgeEnd(bench: Bench, end: End, skip: readonly number[]): EndCandidate {
-  const { question, holes, lastCross, mainFit, crossFit } = bench;
-  const { mainsPerSide, outline, sport, fan } = question;
+  const { question, holes, lastCross, mainFit, crossFit, usual } = bench;
+  const { mainsPerSide, outline, fan } = question;
   const here = holes[end];
   const mainX: number[] = [];
   const mainVariance: number[] = [];
@@ -207,7 +209,6 @@ function judgeEnd(bench: Bench, end: End, skip: readonly number[]): EndCandidate
   const crossY = crossHoles.map((hole) => here.y[hole - 1] as number);
   for (const hole of crossHoles) spread += here.ySpread[hole - 1] as number;
 
-  const usual = evenSpacing(sport, fan);
   const widest = outline.widthMm / 2;
   const mainGap = (mainX.at(-1) as number) - (mainX.at(-2) ?? 0);
   const crossGap = (crossY.at(-1) as number) - (crossY.at(-2) as number);

@@ -1,4 +1,4 @@
-/** What `npm start` and `npm run demo` have in common: database, build, server, address. */
+/** What `npm start` and `npm run demo` have in common: database, build, server, and its address. */
 import { mkdirSync } from 'node:fs';
 import { openDatabase, type Database } from '@/db/connection';
 import { migrateDatabase } from '@/db/migrate';
@@ -10,7 +10,7 @@ import { ensureServer, stopServer } from './server';
 export async function openHouse(
   name: 'orthotens' | 'orthotens_demo',
   fill: (db: Database) => Promise<void>,
-): Promise<void> {
+): Promise<string> {
   mkdirSync(HOUSE, { recursive: true });
   const url = await workDatabase(name);
   const { db, close } = openDatabase(url);
@@ -23,5 +23,7 @@ export async function openHouse(
   // A server must not be left serving pages from under a build.
   const { good, madeFrom } = await ensureBuild('.next', stopServer);
   if (!good) fail('The build failed; the lines above say why.');
-  console.log(`Orthotens is at ${await ensureServer(url, madeFrom)}   (npm run stop ends it)`);
+  const address = await ensureServer(url, madeFrom);
+  console.log(`Orthotens is at ${address}   (npm run stop ends it)`);
+  return address;
 }

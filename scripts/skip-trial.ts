@@ -21,7 +21,7 @@ export interface Trial {
   readonly sureAndWrong: number;
 }
 
-interface KnownFrame {
+export interface KnownFrame {
   readonly question: SkipQuestion;
   readonly truth: Skips;
 }
@@ -30,7 +30,7 @@ const NOTHING = { skip: [], all: false, count: undefined };
 const SEEN = { head: NOTHING, throat: NOTHING };
 
 /** What a ruler knows of the library: hole places, pattern, bridge and shared holes, but no skips. */
-const libraryFrames = (): readonly KnownFrame[] =>
+export const libraryFrames = (): readonly KnownFrame[] =>
   LIBRARY.flatMap(({ spec }): KnownFrame[] => {
     const { bed } = studyFrame(spec);
     if (!bed) return [];
@@ -53,14 +53,15 @@ const libraryFrames = (): readonly KnownFrame[] =>
     ];
   });
 
-const SIZES: Record<Sport, { length: number; width: number; mains: number[]; crosses: number[] }> = {
-  tennis: { length: 334, width: 246, mains: [16, 16, 18], crosses: [16, 18, 19, 20] },
-  badminton: { length: 240, width: 185, mains: [22], crosses: [21, 22] },
-  squash: { length: 310, width: 184, mains: [14, 16], crosses: [17, 18, 19] },
-};
+const SIZES: Record<Sport, { length: number; width: number; mains: number[]; crosses: number[] }> =
+  {
+    tennis: { length: 334, width: 246, mains: [16, 16, 18], crosses: [16, 18, 19, 20] },
+    badminton: { length: 240, width: 185, mains: [22], crosses: [21, 22] },
+    squash: { length: 310, width: 184, mains: [14, 16], crosses: [17, 18, 19] },
+  };
 
 /** An odd frame as a maker would drill it: strings that would meet in one hole are no design. */
-export function oddFrame(chance: Chance, sport: Sport): KnownFrame {
+function oddFrame(chance: Chance, sport: Sport): KnownFrame {
   for (;;) {
     const frame = drawnFrame(chance, sport);
     const { arcs } = frame.question;
@@ -158,4 +159,23 @@ export function skipTrial({ errorMm, slipMm }: Reading, times: number): readonly
       for (let n = 0; n < 8; n++) run('odd spacing', oddFrame(chance, sport));
   }
   return [...trials.values()];
+}
+
+/** The trials of one way of reading as the rows of a table, percentages of the runs. */
+export function ledgerOf({ errorMm, slipMm }: Reading, trials: readonly Trial[]): string {
+  const reading = `±${errorMm} mm${slipMm > 0 ? `, one hole ${slipMm} mm off` : ''}`;
+  const row = (cells: readonly string[]) => `| ${cells.join(' | ')} |`;
+  return trials
+    .toSorted((a, b) => a.frames.localeCompare(b.frames))
+    .map(({ frames, runs, ...counts }) =>
+      row([
+        frames,
+        reading,
+        String(runs),
+        ...[counts.first, counts.amongThree, counts.sure, counts.sureAndWrong].map((count) =>
+          ((100 * count) / runs).toFixed(1),
+        ),
+      ]),
+    )
+    .join('\n');
 }
