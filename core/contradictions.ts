@@ -26,7 +26,10 @@ export interface Counted {
   readonly skips: Skips;
   /** What fits the ruled holes, or the usual spacing. */
   readonly proposed: Skips;
-  /** The likeliest answers, ranked, for what has not been read. */
+  /**
+   * The likeliest answers, ranked: for what has not been read, or as a check on what was where the
+   * holes were ruled. None where everything was read and nothing ruled.
+   */
   readonly proposal: SkipProposal;
 }
 
@@ -86,12 +89,16 @@ export function checkFrame(spec: FrameSpec): Checked {
   return { ok: true, counted: { outline, ruled, skips, proposed, proposal } };
 }
 
+const NO_PROPOSAL: SkipProposal = { answers: [], certainty: 'near tie' };
+
 /** The likeliest skips for what is known. A certainty is never more than likely on assumed places. */
 function proposeSkips(
   spec: FrameSpec,
   outline: Outline,
   ruled: readonly number[] | undefined,
 ): SkipProposal {
+  const allRead = ENDS.every((end) => spec.holes[end].skip !== null);
+  if (allRead && !ruled) return NO_PROPOSAL;
   const shared = {
     head: numbersAt(spec.holes.shared, 'head'),
     throat: numbersAt(spec.holes.shared, 'throat'),
@@ -99,8 +106,9 @@ function proposeSkips(
   const seen = (end: End) => {
     const { skip, outermost } = spec.holes[end];
     return {
-      skip: skip ?? [],
-      all: skip !== null,
+      // When both ends were read the ruler is asked anew, so that it can contradict.
+      skip: allRead ? [] : (skip ?? []),
+      all: skip !== null && !allRead,
       count: outermost === null ? undefined : outermost - spec.pattern.mains / 2,
     };
   };

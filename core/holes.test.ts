@@ -116,6 +116,20 @@ describe('what is entered', () => {
     expect(bed.skips.head).toEqual([7, 9]);
   });
 
+  it('ruled holes contradict skips that were misread', () => {
+    const head = { lengthMm: 336, widthMm: 248 };
+    const positionsMm = ruledRows(
+      head,
+      [6, 18, 30, 42.5, 55, 68, 81.5, 95],
+      Array.from({ length: 19 }, (_, i) => 34 + i * 15),
+    );
+    const read = { ...head, positionsMm, head: [8, 9], throat: [7, 9] };
+    const { bed, cautions } = studyFrame(frameSpec(read));
+    expect(bed?.skips.head).toEqual([8, 9]);
+    expect(bed?.proposal.answers[0]?.skips).toEqual({ head: [7, 9], throat: [7, 9] });
+    expect(cautions.join()).toContain('The ruled holes fit skips 7 9 at the head');
+  });
+
   it('a shared hole takes a main and a cross', () => {
     const bed = bedOf({ head: [7], shared: ['9H'], throat: [7, 9] });
     const hole = bed.holes.find(({ label }) => label === '9H');

@@ -3,12 +3,16 @@ import { describe, expect, it } from 'vitest';
 import {
   parseCount,
   parseHoleLabels,
+  parseHoleNumber,
   parseHoleNumbers,
   parseLength,
   parseMoney,
+  parseRemnants,
   parseRow,
+  parseStepDown,
   parseTensionRange,
   parseTicketTension,
+  parseTieOffs,
   parseWidths,
 } from './notation';
 import type { Result } from './result';
@@ -163,5 +167,27 @@ describe('rows and lists', () => {
     expect(problemOf(parseWidths('40 160'))).toContain('colon');
     expect(problemOf(parseMoney('-3'))).toContain('18.50');
     expect(problemOf(parseCount('16.5'))).toContain('whole number');
+  });
+});
+
+describe('holes, steps and remnants', () => {
+  it('are read as one writes them', () => {
+    expect(valueOf(parseTieOffs('8t 6HL'))).toEqual(['8T', '6HL']);
+    expect(valueOf(parseHoleNumber('10h'))).toBe(10);
+    expect(valueOf(parseStepDown('3 x 5 lb'))).toEqual({ strings: 3, by: 5, unit: 'lb' });
+    expect(valueOf(parseStepDown(''))).toBeNull();
+    expect(valueOf(parseRemnants('6.2/19ft'))).toEqual([6200, 19 * 304.8]);
+    expect(valueOf(parseRemnants('10.9'))).toEqual([10_900]);
+  });
+  it.each([
+    [parseTieOffs('8TX'), 'on one side only'],
+    [parseHoleNumber('7 9'), 'one hole'],
+    [parseStepDown('a lot'), '3 x 5 lb'],
+    [parseStepDown('3 x 0 lb'), '3 x 5 lb'],
+    [parseRemnants(''), 'Write a length'],
+    [parseRemnants('6/5/4'), 'mains/crosses'],
+    [parseRemnants('0.2'), 'between 1 and 250 m'],
+  ])('%j is answered with a sentence', (result, part) => {
+    expect(problemOf(result)).toContain(part);
   });
 });

@@ -4,7 +4,7 @@ import { studyFrame, type Bed } from './bed';
 import { METHODS, type Method } from './method';
 import { methodProblem } from './methods';
 import { OUTLINE_FAMILIES, SIDES, type Side } from './outline';
-import { beforeKnots, pathThrough, type Path } from './path';
+import { beforeKnots, pathThrough, type Path, type PathChoice } from './path';
 import { otherSide } from './pattern';
 import { isInside, placeName, type HolePlace, type Segment } from './segments';
 import { bedOf, frameSpec, type SpecChanges } from './testing/frame-spec';
@@ -197,7 +197,7 @@ const anyBed: fc.Arbitrary<Bed> = fc
   .map((changes) => studyFrame(frameSpec(changes)).bed)
   .filter((bed): bed is Bed => bed !== undefined);
 
-const choices = (bed: Bed) =>
+const choices = (bed: Bed): readonly PathChoice[] =>
   METHODS.filter((method) => methodProblem(bed, method, false) === undefined).flatMap((method) =>
     SIDES.flatMap((shortSide) =>
       (method === 'two-piece' ? SIDES : (['left'] as const)).map((crossStart) => ({
@@ -207,6 +207,25 @@ const choices = (bed: Bed) =>
       })),
     ),
   );
+
+/** Fresh random beds each time, by every method and choice of sides; drawn once for all that follows. */
+const DRAWN = fc
+  .sample(anyBed, 30)
+  .flatMap((bed) =>
+    choices(bed).map((choice) => ({ bed, choice, path: pathThrough(bed, choice) })),
+  );
+
+/** What must hold of every path; a failure names the frame and the choice. */
+function always(holds: (drawn: (typeof DRAWN)[number]) => void): void {
+  for (const drawn of DRAWN)
+    try {
+      holds(drawn);
+    } catch (error) {
+      throw new Error(`${JSON.stringify(drawn.choice)} on ${JSON.stringify(drawn.bed.spec)}`, {
+        cause: error,
+      });
+    }
+}
 
 /** Strings that pass through each hole, tails of knots counted with them. */
 function fills(path: Path): ReadonlyMap<string, { strings: number; tails: number; at: HolePlace }> {
@@ -227,128 +246,96 @@ const mirror = (text: string) =>
     .replace(/(M\d+)([LR])/g, (_, main: string, side: string) => main + (side === 'L' ? 'R' : 'L'));
 
 describe('any frame by any method that it takes', () => {
+  it('is tried by every method', () => {
+    expect(new Set(DRAWN.map(({ choice }) => choice.method)).size).toBeGreaterThanOrEqual(4);
+  });
+
   it('strings every string of the pattern exactly once, and pulls it once', () => {
-    fc.assert(
-      fc.property(anyBed, (bed) => {
-        const { pattern } = bed.spec;
-        for (const choice of choices(bed)) {
-          const path = pathThrough(bed, choice);
-          const strung = strings(path);
-          expect(strung).toHaveLength(pattern.mains + pattern.crosses);
-          expect(new Set(strung).size).toBe(strung.length);
-          expect(path.order.toSorted()).toEqual(strung.toSorted());
-        }
-      }),
-      { numRuns: 25 },
-    );
+    always(({ bed, path }) => {
+      const { pattern } = bed.spec;
+      const strung = strings(path);
+      expect(strung).toHaveLength(pattern.mains + pattern.crosses);
+      expect(new Set(strung).size).toBe(strung.length);
+      expect(path.order.toSorted()).toEqual(strung.toSorted());
+    });
   });
 
   it('goes on where it arrived, and ends in two tails a piece', () => {
-    fc.assert(
-      fc.property(anyBed, (bed) => {
-        for (const choice of choices(bed))
-          for (const { segments } of pathThrough(bed, choice).pieces) {
-            segments.forEach((segment, i) => {
-              const next = segments[i + 1];
-              if (next) expect(ends(segment)[1]).toBe(ends(next)[0]);
-            });
-            expect(segments.filter(({ kind }) => kind === 'tail')).toHaveLength(2);
-            expect([segments[0]?.kind, segments.at(-1)?.kind]).toEqual(['tail', 'tail']);
-          }
-      }),
-      { numRuns: 25 },
-    );
+    always(({ path }) => {
+      for (const { segments } of path.pieces) {
+        segments.forEach((segment, i) => {
+          const next = segments[i + 1];
+          if (next) expect(ends(segment)[1]).toBe(ends(next)[0]);
+        });
+        expect(segments.filter(({ kind }) => kind === 'tail')).toHaveLength(2);
+        expect([segments[0]?.kind, segments.at(-1)?.kind]).toEqual(['tail', 'tail']);
+      }
+    });
   });
 
   it('fills no hole beyond its capacity', () => {
-    fc.assert(
-      fc.property(anyBed, (bed) => {
-        for (const choice of choices(bed))
-          for (const { strings: through, tails, at } of fills(pathThrough(bed, choice)).values()) {
-            const shared = at.hole.main !== undefined && at.hole.cross !== undefined;
-            expect(through).toBeLessThanOrEqual(shared ? 2 : 1);
-            // One tail at most joins one string, and none a shared hole.
-            expect(tails).toBeLessThanOrEqual(shared ? 0 : 1);
-          }
-      }),
-      { numRuns: 25 },
-    );
+    always(({ path }) => {
+      for (const { strings: through, tails, at } of fills(path).values()) {
+        const shared = at.hole.main !== undefined && at.hole.cross !== undefined;
+        expect(through).toBeLessThanOrEqual(shared ? 2 : 1);
+        // One tail at most joins one string, and none a shared hole.
+        expect(tails).toBeLessThanOrEqual(shared ? 0 : 1);
+      }
+    });
   });
 
   it('weaves over and under by turns, across every turn, and as seen from both strings', () => {
-    fc.assert(
-      fc.property(anyBed, (bed) => {
-        for (const choice of choices(bed)) {
-          const over = new Map<string, boolean>();
-          const woven = insides(pathThrough(bed, choice));
-          for (const { string, crossings } of woven)
-            crossings.forEach((crossing, i) => {
-              const before = crossings[i - 1];
-              if (before) expect(crossing.over).toBe(!before.over);
-              over.set(`${string} ${crossing.string}`, crossing.over);
-            });
-          for (const [pair, isOver] of over) {
-            const [a, b] = pair.split(' ');
-            expect(over.get(`${b} ${a}`)).toBe(!isOver);
-          }
-          // From one cross to the next each main changes face.
-          for (let cross = 1; cross < bed.spec.pattern.crosses; cross++)
-            for (const { string } of woven.find((s) => s.string === `C${cross}`)?.crossings ?? []) {
-              const next = over.get(`${string} C${cross + 1}`);
-              if (next !== undefined) expect(next).toBe(!over.get(`${string} C${cross}`));
-            }
+    always(({ bed, path }) => {
+      const over = new Map<string, boolean>();
+      const woven = insides(path);
+      for (const { string, crossings } of woven)
+        crossings.forEach((crossing, i) => {
+          const before = crossings[i - 1];
+          if (before && before.over === crossing.over) throw new Error(`${string} twice alike`);
+          over.set(`${string} ${crossing.string}`, crossing.over);
+        });
+      for (const [pair, isOver] of over) {
+        const [a, b] = pair.split(' ');
+        if (over.get(`${b} ${a}`) === isOver) throw new Error(`${pair} alike from both`);
+      }
+      // From one cross to the next each main changes face.
+      for (let cross = 1; cross < bed.spec.pattern.crosses; cross++)
+        for (const { string } of woven.find((s) => s.string === `C${cross}`)?.crossings ?? []) {
+          const next = over.get(`${string} C${cross + 1}`);
+          if (next !== undefined && next === over.get(`${string} C${cross}`))
+            throw new Error(`${string} alike over C${cross} and the next`);
         }
-      }),
-      { numRuns: 15 },
-    );
+    });
   });
 
   // Source: practice (parity of mains and crosses).
   it('has its knots at the ends that parity says', () => {
-    fc.assert(
-      fc.property(anyBed, (bed) => {
-        for (const choice of choices(bed)) {
-          const path = pathThrough(bed, choice);
-          const at = path.knots.map(({ end }) => end).toSorted();
-          const { mainsFinish } = bed;
-          const last = path.crossesFrom === 'head' ? 'throat' : 'head';
-          const expected = {
-            'two-piece': [mainsFinish, mainsFinish, 'head', 'throat'],
-            'one-piece': ['head', 'throat'],
-            'one-piece-top-cross': ['head', 'throat'],
-            'around-the-frame': ['head', 'throat'],
-            'bottom-up': [mainsFinish, last],
-          }[choice.method];
-          expect(at).toEqual(expected.toSorted());
-        }
-      }),
-      { numRuns: 25 },
-    );
+    always(({ bed: { mainsFinish }, choice, path }) => {
+      const last = path.crossesFrom === 'head' ? 'throat' : 'head';
+      const expected = {
+        'two-piece': [mainsFinish, mainsFinish, 'head', 'throat'],
+        'one-piece': ['head', 'throat'],
+        'one-piece-top-cross': ['head', 'throat'],
+        'around-the-frame': ['head', 'throat'],
+        'bottom-up': [mainsFinish, last],
+      }[choice.method];
+      expect(path.knots.map(({ end }) => end).toSorted()).toEqual(expected.toSorted());
+    });
   });
 
   it('mirrors when the choice is mirrored', () => {
-    fc.assert(
-      fc.property(anyBed, (bed) => {
-        for (const choice of choices(bed)) {
-          const walk = (path: Path) =>
-            path.pieces.map(({ segments }) =>
-              segments.map((s) => `${s.kind} ${isInside(s) ? s.string : ''} ${ends(s).join(' ')}`),
-            );
-          const there = walk(pathThrough(bed, choice));
-          const mirrored = walk(
-            pathThrough(bed, {
-              method: choice.method,
-              shortSide: otherSide(choice.shortSide),
-              crossStart: otherSide(choice.crossStart),
-            }),
-          );
-          // Two pieces of mains have no short side: they are always walked from left to right.
-          const forth = choice.method === 'two-piece' ? there.slice(1) : there;
-          const back = choice.method === 'two-piece' ? mirrored.slice(1) : mirrored;
-          expect(back.map((piece) => piece.map(mirror))).toEqual(forth);
-        }
-      }),
-      { numRuns: 15 },
-    );
+    always(({ bed, choice, path }) => {
+      // Two pieces of mains have no short side: they are always walked from left to right.
+      const walk = ({ pieces }: Path) =>
+        (choice.method === 'two-piece' ? pieces.slice(1) : pieces).map(({ segments }) =>
+          segments.map((s) => `${s.kind} ${isInside(s) ? s.string : ''} ${ends(s).join(' ')}`),
+        );
+      const mirrored = pathThrough(bed, {
+        method: choice.method,
+        shortSide: otherSide(choice.shortSide),
+        crossStart: otherSide(choice.crossStart),
+      });
+      expect(walk(mirrored).map((piece) => piece.map(mirror))).toEqual(walk(path));
+    });
   });
 });

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { Family } from './family';
-import { knotPull, startingPoint, tensionCautions } from './tension';
+import { knotPull, startingPoint, steppedPulls, tensionCautions } from './tension';
 import { frameSpec } from './testing/frame-spec';
 import { formatTicket, inTensionUnit, newtons, type TensionUnit } from './units';
 
@@ -89,5 +89,13 @@ describe('cautions', () => {
     expect(cautions(28, 26, 'monofilament').join()).toContain('not pulled above 27 kg');
     expect(cautions(27, 26, 'monofilament').join()).not.toContain('not pulled above');
     expect(cautions(28, 26).join()).not.toContain('not pulled above');
+  });
+});
+
+describe('outer strings stepped down', () => {
+  // Source: practice (58 lb, then 53, 48 and 43 on an oversize frame).
+  it('58, 53, 48, 43', () => {
+    const pulls = steppedPulls(newtons(58, 'lb'), 3, newtons(5, 'lb'));
+    expect(pulls.map((n) => inTensionUnit(n, 'lb'))).toEqual([53, 48, 43]);
   });
 });

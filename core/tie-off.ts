@@ -72,7 +72,11 @@ export function rankTieOffs(
   runs: readonly Run[],
 ): readonly TieOffCandidate[] {
   const { hole: from, side } = need.at;
-  const crossingsBefore = crossovers(bed, runs).length;
+  // A tail lies at its own end and side, and only runs there can be in its way.
+  const near = runs.filter(({ from: a, to: b }) =>
+    [a, b].some((place) => place.side === side && place.hole.end === from.end),
+  );
+  const crossingsBefore = crossovers(bed, near).length;
   return bed.holes
     .filter((hole) => hole.end === from.end && hole !== from && !taken.has(keyOf(hole, side)))
     .flatMap((hole): TieOffCandidate[] => {
@@ -90,7 +94,7 @@ export function rankTieOffs(
         ),
       );
       const run: Run = { kind: 'tie-off run', from: need.at, to: { hole, side } };
-      const crossings = crossovers(bed, [...runs, run]).length - crossingsBefore;
+      const crossings = crossovers(bed, [...near, run]).length - crossingsBefore;
       const outwards = from.end === 'head' ? hole.arc > from.arc : hole.arc < from.arc;
       const cost =
         runMm +

@@ -1,7 +1,15 @@
 import { describe, expect, it } from 'vitest';
 import type { PieceLength } from './lengths';
 import { checkSource, cutSource } from './plan';
-import { crossWay, cutAdvice, knotCount, lengthWords, skipWords, spareText } from './wording';
+import {
+  crossWay,
+  cutAdvice,
+  knotCount,
+  lengthWords,
+  orderWords,
+  skipWords,
+  spareText,
+} from './wording';
 
 describe('over and short', () => {
   it.each([
@@ -74,5 +82,17 @@ describe('the words of a plan', () => {
       '1 at the head, 2 at the throat',
     );
     expect(crossWay('left', 'right', 19)).toBe('start left, finish right (19 crosses)');
+  });
+});
+
+describe('the order of the pulls', () => {
+  it('is said in short', () => {
+    expect(orderWords(['M1R', 'M1L', 'M2R', 'M2L', 'C1', 'C2', 'C3'])).toBe(
+      'M1 to M2, right then left by turns; then C1 to C3',
+    );
+    expect(orderWords(['M1L', 'M1R', 'M2L', 'C3', 'M2R', 'C1', 'C2'])).toBe(
+      'M1 to M1, left then right by turns; then M2L; then C3; then M2R; then C1 to C2',
+    );
+    expect(orderWords(['M1R', 'M1L', 'C3', 'C2', 'C1'])).toContain('then C3 to C1');
   });
 });

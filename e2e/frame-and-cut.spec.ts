@@ -60,7 +60,7 @@ test('skips are proposed from a ruler, taken, and tapped on the drawing', async 
   await expect(proposals.getByRole('listitem').first()).toContainText('as drawn');
 
   // A tap on hole 8 at the head makes it a skip, and the look test points at what that does.
-  await page.getByTitle('8H: tap to mark').first().locator('..').click({ force: true });
+  await page.locator('[data-hole="8H right"]').click();
   await expect(page.getByLabel('Skips at the head')).toHaveValue('7 8 9');
   await expect(
     page.getByText(/at the head is \d mm (wider|narrower) than its neighbours/),
@@ -68,7 +68,7 @@ test('skips are proposed from a ruler, taken, and tapped on the drawing', async 
   await proposals.getByRole('button', { name: 'take' }).first().click();
   await expect(page.getByLabel('Skips at the head')).toHaveValue('7 9');
   await page.getByRole('radio', { name: 'tie-off' }).click();
-  await page.getByTitle('6H: tap to mark').first().locator('..').click({ force: true });
+  await page.locator('[data-hole="6H left"]').click();
   await expect(page.getByLabel('Tie-off holes')).toHaveValue('6H');
 });
 

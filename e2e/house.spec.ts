@@ -9,6 +9,7 @@ const PAGES = [
   '/rackets',
   '/frames',
   '/frames/new',
+  '/frames/import',
   '/strings',
   '/strings/new',
   '/jobs',
@@ -19,6 +20,7 @@ const PAGES = [
   '/tickets/401/setup',
   '/tickets/401/cut',
   '/tickets/401/hand-over',
+  '/sheets/401',
 ];
 
 for (const path of PAGES)

@@ -66,7 +66,11 @@ export function studyText(frame: NamedFrame, study: Study, bed: Bed): string {
     `${sport}, ${pattern.mains} × ${pattern.crosses}, ${head.lengthMm} × ${head.widthMm} mm inside, ${formatArea(bed.areaMm2)}`,
     `Mains ${mainsWay(bed)}.`,
     `Skips: head ${skipWords(bed.skips.head, 'head')}, throat ${skipWords(bed.skips.throat, 'throat')}.`,
-    `${bed.ruled ? 'The ruled holes' : 'The usual spacing'} would skip (${certainty}):`,
+    ...(answers.length > 0
+      ? [`${bed.ruled ? 'The ruled holes' : 'The usual spacing'} would skip (${certainty}):`]
+      : [
+          `The usual spacing would skip: head ${skipWords(bed.proposedSkips.head, 'head')}, throat ${skipWords(bed.proposedSkips.throat, 'throat')}.`,
+        ]),
     ...answers.map(
       ({ skips, share }) =>
         `  head ${skipWords(skips.head, 'head')}, throat ${skipWords(skips.throat, 'throat')}  ${(share * 100).toFixed(1)} in 100`,

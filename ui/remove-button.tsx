@@ -51,7 +51,7 @@ export function RemoveButton({ what, remove, restore, listHref }: RemoveButtonPr
       type="button"
       disabled={working || !awake}
       onClick={takeOut}
-      className="text-warn underline"
+      className="text-warn min-h-6 underline"
     >
       Remove this {what}
     </button>

@@ -111,9 +111,18 @@ describe('the study of a frame', () => {
     ).toBe(odd.look.outliers.length);
   });
   it('lists the proposals with their shares, and says when nothing was ruled', () => {
-    const list = text(renderToStaticMarkup(<Proposals bed={bed} />));
+    const list = text(renderToStaticMarkup(<Proposals bed={bedOf({})} />));
     expect(list).toContain('From the usual spacing, nothing ruled.');
     expect(list).toContain('7H 9H · 7T 9T as drawn');
+  });
+  it('tells what was read from what the usual spacing would have', () => {
+    expect(text(renderToStaticMarkup(<Proposals bed={bed} />))).toContain(
+      'Read from the frame, and as the usual spacing would have it.',
+    );
+    const other = bedOf({ head: [8], throat: [7, 9] });
+    expect(text(renderToStaticMarkup(<Proposals bed={other} take={() => undefined} />))).toContain(
+      'The usual spacing would skip 7H 9H · 7T 9T. take',
+    );
   });
 });
 

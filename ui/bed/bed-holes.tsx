@@ -86,6 +86,7 @@ export const BedHoles = memo(function BedHoles({
               cy={-(at.y + text.y) / 2}
               r={7}
               className="cursor-pointer fill-transparent"
+              data-hole={`${hole.label} ${side}`}
               onClick={() => onTap(hole)}
             >
               <title>{`${hole.label}: tap to mark`}</title>

@@ -20,10 +20,24 @@ const WORTH_SHOWING = 0.001;
 /** The skips that fit best, with how likely each is. */
 export function Proposals({ bed, take }: ProposalsProps) {
   const { answers, certainty } = bed.proposal;
-  if (answers.length === 0) return null;
   const same = (skips: Skips) =>
     String(skips.head) === String(bed.skips.head) &&
     String(skips.throat) === String(bed.skips.throat);
+  if (answers.length === 0) {
+    const usual = bed.proposedSkips;
+    return (
+      <section aria-label="Proposed skips" className="label">
+        {same(usual)
+          ? 'Read from the frame, and as the usual spacing would have it.'
+          : `Read from the frame. The usual spacing would skip ${skipWords(usual.head, 'head')} · ${skipWords(usual.throat, 'throat')}.`}{' '}
+        {take && !same(usual) && (
+          <button type="button" className="underline" onClick={() => take(usual)}>
+            take
+          </button>
+        )}
+      </section>
+    );
+  }
   return (
     <section aria-label="Proposed skips">
       <h3 className="label">
