@@ -5,9 +5,10 @@
  * mains and a few crosses again at the throat. An answer names the crosses among the mains at both
  * ends. Its cost is how unlikely the hole positions are under it (a negative logarithm), if mains
  * are parallel (or fan evenly), gaps change smoothly and readings err a little, now and then a lot.
- * The cost of an answer is the cost of its head, of its throat and of how the two go together, none
- * below zero; so heads and throats are judged once each, sorted, and only pairs whose ends alone
- * are cheap enough are ever joined. That is exact: `branch and bound' on the sorted lists.
+ * The cost of an answer is that of its head, of its throat and of how the two go together, and that of
+ * an end is that of its mains and of its crosses, none below zero. So what the mains alone, or the two ends
+ * alone, cost is a bound; whatever is dearer by its bound than five known answers is never looked at
+ * again. That is exact: branch and bound.
  */
 import { fitter, type Fitter } from './smooth-fit';
 import { halfPerimeter, rimAtArc, type End, type Outline } from './outline';
@@ -84,10 +85,15 @@ interface EndHoles {
   readonly ySpread: readonly number[];
 }
 
-interface EndCandidate {
+/** One end's skips, judged by the mains alone: whatever the crosses are, it costs at least `bound`. */
+interface Draft {
   readonly skip: readonly number[];
   readonly mainX: readonly number[];
   readonly mainVariance: readonly number[];
+  readonly bound: number;
+}
+
+interface EndCandidate extends Draft {
   readonly cost: number;
 }
 
@@ -189,8 +195,8 @@ const crossFitter = (count: number, gap: number): Fitter => {
 const rimCost = (gaps: number, usual: number, deviation: number): number =>
   Math.log1p(((gaps - usual) / deviation) ** 2 / 2);
 
-function judgeEnd(bench: Bench, end: End, skip: readonly number[]): EndCandidate {
-  const { question, holes, lastCross, mainFit, crossFit, usual } = bench;
+function draftEnd(bench: Bench, end: End, skip: readonly number[]): Draft {
+  const { question, holes, mainFit, usual } = bench;
   const { mainsPerSide, outline, fan } = question;
   const here = holes[end];
   const mainX: number[] = [];
@@ -202,34 +208,41 @@ function judgeEnd(bench: Bench, end: End, skip: readonly number[]): EndCandidate
     mainVariance.push(here.xVariance[hole - 1] as number);
     spread += here.xSpread[hole - 1] as number;
   }
-  const outermost = mainsPerSide + skip.length;
-  const crossHoles = [...skip, ...question.shared[end]].sort((a, b) => a - b);
+  const outermost = mainX.at(-1) as number;
+  const gap = outermost - (mainX.at(-2) ?? 0);
+  // At the throat of a fan the mains end where the yoke has them.
+  const rim =
+    end === 'throat' && fan
+      ? 0
+      : rimCost((outline.widthMm / 2 - outermost) / Math.max(1, gap), usual.mainRim, 0.6);
+  const bound = mainFit(mainX, mainVariance) + spread + rim + (COUNT_COST[skip.length] ?? 6);
+  return { skip, mainX, mainVariance, bound };
+}
+
+/** The draft with what its crosses cost on top, which is never below zero. */
+function judgeEnd(bench: Bench, end: End, draft: Draft): EndCandidate {
+  const { question, holes, lastCross, crossFit, usual } = bench;
+  const { outline, mainsPerSide, shared } = question;
+  const here = holes[end];
+  const outermost = mainsPerSide + draft.skip.length;
+  const crossHoles = [...draft.skip, ...shared[end]].sort((a, b) => a - b);
   for (let hole = outermost + 1; hole <= lastCross[end]; hole++) crossHoles.push(hole);
   crossHoles.reverse();
   const crossY = crossHoles.map((hole) => here.y[hole - 1] as number);
+  let spread = 0;
   for (const hole of crossHoles) spread += here.ySpread[hole - 1] as number;
-
-  const widest = outline.widthMm / 2;
-  const mainGap = (mainX.at(-1) as number) - (mainX.at(-2) ?? 0);
-  const crossGap = (crossY.at(-1) as number) - (crossY.at(-2) as number);
-  const mainUsual = end === 'throat' && fan ? undefined : usual.mainRim;
-  const cost =
-    mainFit(mainX, mainVariance) +
-    crossFit[end](
-      crossY,
-      crossHoles.map((hole) => here.yVariance[hole - 1] as number),
-    ) +
-    spread +
-    (mainUsual === undefined
-      ? 0
-      : rimCost((widest - (mainX.at(-1) as number)) / Math.max(1, mainGap), mainUsual, 0.6)) +
-    rimCost(
-      (outline.lengthMm / 2 - (crossY.at(-1) as number)) / Math.max(1, crossGap),
-      end === 'head' ? usual.headRim : usual.throatRim,
-      1.2,
-    ) +
-    (COUNT_COST[skip.length] ?? 6);
-  return { skip, mainX, mainVariance, cost };
+  const top = crossY.at(-1) as number;
+  const gap = top - (crossY.at(-2) as number);
+  const fit = crossFit[end](
+    crossY,
+    crossHoles.map((hole) => here.yVariance[hole - 1] as number),
+  );
+  const rim = rimCost(
+    (outline.lengthMm / 2 - top) / Math.max(1, gap),
+    end === 'head' ? usual.headRim : usual.throatRim,
+    1.2,
+  );
+  return { ...draft, cost: draft.bound + fit + spread + rim };
 }
 
 /** All sets of skips that an end can have, by counting and by what has been seen. */
@@ -288,10 +301,8 @@ function joinCost(fan: boolean, head: EndCandidate, throat: EndCandidate): numbe
  */
 export function answerCost(question: SkipQuestion, skips: Skips): number {
   const bench = benchFor(question);
-  const [head, throat] = [
-    judgeEnd(bench, 'head', skips.head),
-    judgeEnd(bench, 'throat', skips.throat),
-  ];
+  const judged = (end: End) => judgeEnd(bench, end, draftEnd(bench, end, skips[end]));
+  const [head, throat] = [judged('head'), judged('throat')];
   return head.cost + throat.cost + joinCost(question.fan, head, throat);
 }
 
@@ -301,21 +312,48 @@ export function possibleSkips(question: SkipQuestion): Record<End, readonly (rea
   return { head: skipSets(bench, 'head'), throat: skipSets(bench, 'throat') };
 }
 
-/**
- * The likeliest skips for these holes, exactly the best `MOST_ANSWERS` of all that counting allows.
- * Empty when counting allows none: the holes are too few or too many, or what was seen contradicts.
- */
-export function solveSkips(question: SkipQuestion): SkipProposal {
-  const { arcs, mainsPerSide, crosses, shared } = question;
-  const needed = 2 * mainsPerSide + crosses - shared.head.length - shared.throat.length;
-  if (arcs.length !== needed) return { answers: [], certainty: 'near tie' };
-  const bench = benchFor(question);
-  const judged = (end: End) =>
+interface Pair {
+  readonly head: EndCandidate;
+  readonly throat: EndCandidate;
+  readonly cost: number;
+}
+
+/** Drafts of each end that are judged first, to know early what an answer must not cost. */
+const SCOUTS = 6;
+
+/** The cheapest `MOST_ANSWERS` pairs, cheapest first. */
+function bestPairs(bench: Bench): readonly Pair[] {
+  const drafts = (end: End) =>
     skipSets(bench, end)
-      .map((skip) => judgeEnd(bench, end, skip))
-      .sort((a, b) => a.cost - b.cost);
-  const [heads, throats] = [judged('head'), judged('throat')];
-  const best: { head: EndCandidate; throat: EndCandidate; cost: number }[] = [];
+      .map((skip) => draftEnd(bench, end, skip))
+      .sort((a, b) => a.bound - b.bound);
+  const all = { head: drafts('head'), throat: drafts('throat') };
+  const judge = (end: End, some: readonly Draft[]) =>
+    some.map((draft) => judgeEnd(bench, end, draft)).sort((a, b) => a.cost - b.cost);
+  const scouts = join(
+    bench,
+    judge('head', all.head.slice(0, SCOUTS)),
+    judge('throat', all.throat.slice(0, SCOUTS)),
+  );
+  // A draft whose bound alone, beside the least of the other end, costs more than five known answers is out.
+  const most = scouts[MOST_ANSWERS - 1]?.cost ?? Infinity;
+  const worthIt = (end: End) => {
+    const other = all[end === 'head' ? 'throat' : 'head'][0]?.bound ?? 0;
+    return judge(
+      end,
+      all[end].filter(({ bound }) => bound + other <= most),
+    );
+  };
+  return join(bench, worthIt('head'), worthIt('throat'));
+}
+
+/** Joins two ends sorted by cost, leaving a row as soon as no pair in it can be cheap enough. */
+function join(
+  { question }: Bench,
+  heads: readonly EndCandidate[],
+  throats: readonly EndCandidate[],
+): readonly Pair[] {
+  const best: Pair[] = [];
   const worst = () => best[MOST_ANSWERS - 1]?.cost ?? Infinity;
   const cheapestThroat = throats[0]?.cost ?? Infinity;
   for (const head of heads) {
@@ -329,6 +367,18 @@ export function solveSkips(question: SkipQuestion): SkipProposal {
       best.length = Math.min(best.length, MOST_ANSWERS);
     }
   }
+  return best;
+}
+
+/**
+ * The likeliest skips for these holes, exactly the best `MOST_ANSWERS` of all that counting allows.
+ * Empty when counting allows none: the holes are too few or too many, or what was seen contradicts.
+ */
+export function solveSkips(question: SkipQuestion): SkipProposal {
+  const { arcs, mainsPerSide, crosses, shared } = question;
+  const needed = 2 * mainsPerSide + crosses - shared.head.length - shared.throat.length;
+  if (arcs.length !== needed) return { answers: [], certainty: 'near tie' };
+  const best = bestPairs(benchFor(question));
   const least = best[0]?.cost ?? 0;
   const total = best.reduce((sum, { cost }) => sum + Math.exp(least - cost), 0);
   const answers = best.map(({ head, throat, cost }): SkipAnswer => ({

@@ -2,7 +2,7 @@
 
 import clsx from 'clsx';
 import { Maximize, ZoomIn, ZoomOut } from 'lucide-react';
-import { useCallback, useMemo, useState, type KeyboardEvent, type ReactNode } from 'react';
+import { memo, useCallback, useMemo, useState, type KeyboardEvent, type ReactNode } from 'react';
 import type { Bed } from '@/core/bed';
 import { coveredHoles } from '@/core/covers';
 import type { Hole } from '@/core/holes';
@@ -16,7 +16,7 @@ import { BedKnots, BedRuns, drawnRuns } from './bed-runs';
 import { BedStrings } from './bed-strings';
 import { outside, rimLine, stringLines } from './ink';
 import { useZoom } from './use-zoom';
-import { stopsOf } from './walk';
+import { stopsOf, type Stop } from './walk';
 
 interface BedDrawingProps {
   readonly bed: Bed;
@@ -142,18 +142,7 @@ export function BedDrawing({
               </text>
             ))}
             {path && <BedKnots bed={bed} path={path} strung={there} />}
-            {stops.map(
-              ({ key, d, string }, i) =>
-                string !== undefined && (
-                  <path
-                    key={key}
-                    d={d}
-                    className="fill-none stroke-transparent"
-                    strokeWidth={6}
-                    onPointerEnter={() => setNamed(i)}
-                  />
-                ),
-            )}
+            <HitLines stops={stops} onPoint={setNamed} />
           </g>
         </svg>
         <div className="no-print absolute top-0 right-0 flex flex-col">
@@ -196,3 +185,24 @@ function Arrival({
   const { x, y } = outside(bed, at.hole, at.side, 0);
   return <circle cx={x} cy={-y} r={5.5} className="stroke-ink fill-none" strokeWidth={1.4} />;
 }
+
+/** Wide invisible lines over the strings, for the pointer to find; they never change while it is strung. */
+const HitLines = memo(function HitLines({
+  stops,
+  onPoint,
+}: {
+  readonly stops: readonly Stop[];
+  readonly onPoint: (stop: number) => void;
+}) {
+  return stops.map(({ key, d, string }, i) =>
+    string === undefined ? null : (
+      <path
+        key={key}
+        d={d}
+        className="fill-none stroke-transparent"
+        strokeWidth={6}
+        onPointerEnter={() => onPoint(i)}
+      />
+    ),
+  );
+});
