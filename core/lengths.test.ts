@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { Bed } from './bed';
 import { checkSharedSet, USUAL_ASSUMPTIONS, type PartName, type PieceLength } from './lengths';
+import { halfPerimeter, offsetRun, polylineLength } from './outline';
 import { pathThrough } from './path';
 import { planCut, type PlannedString } from './plan';
 import { bedOf, ruledRows } from './testing/frame-spec';
@@ -159,6 +160,48 @@ describe('the parts', () => {
     const outside = part(crosses, 'outside runs');
     expect(outside).toBeGreaterThan(arcs);
     expect(outside).toBeLessThan(arcs + 12 * Math.PI);
+  });
+});
+
+describe('the groove', () => {
+  // Source: Steiner's formula, a convex curve moved out by d is 2πd longer; its own length by Ramanujan.
+  it('all round is the perimeter of the head and 2π times the depth of the frame', () => {
+    const { outline } = bedOf(MIDSIZE);
+    const round = 2 * polylineLength(offsetRun(outline, 0, halfPerimeter(outline), 12));
+    const [a, b] = [168, 124];
+    const ramanujan = Math.PI * (3 * (a + b) - Math.sqrt((3 * a + b) * (a + 3 * b)));
+    expect(Math.abs(round - (ramanujan + 2 * Math.PI * 12))).toBeLessThan(1);
+  });
+});
+
+describe('a piece with a centre loop', () => {
+  it('is marked where its short side ends: both sides add up to the cut', () => {
+    const bed = bedOf({ ...MIDSIZE, head: [7, 9], throat: [7, 9], tieOff: ['6H', '8H', '6T'] });
+    const string = { family: 'monofilament', gaugeMm: 1.25, stretch: null } as const;
+    for (const method of ['one-piece', 'one-piece-top-cross'] as const) {
+      const [whole] = planCut(
+        bed,
+        { mains: string, crosses: string },
+        { ...TWO_PIECES, method },
+        USUAL_ASSUMPTIONS,
+      ).pieces;
+      const [short, long] = whole?.sides ?? [];
+      expect((short?.mm ?? 0) + (long?.mm ?? 0)).toBeCloseTo(whole?.cutMm ?? 0, 6);
+      expect([short?.mains, short?.crosses, long?.mains]).toEqual([
+        8,
+        method === 'one-piece' ? 0 : 1,
+        8,
+      ]);
+      expect(short?.mm).toBeLessThan(long?.mm ?? 0);
+    }
+    // The two sides of mains in two pieces are mirror images.
+    const [mains] = planCut(
+      bed,
+      { mains: string, crosses: string },
+      TWO_PIECES,
+      USUAL_ASSUMPTIONS,
+    ).pieces;
+    expect(mains?.sides?.[0].mm).toBeCloseTo(mains?.sides?.[1].mm ?? NaN, 6);
   });
 });
 
