@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { checkFrame, mends } from './contradictions';
+import { checkFrame } from './contradictions';
+import { mends } from './mends';
 import { bedOf, frameSpec, ruledRows, type SpecChanges } from './testing/frame-spec';
 
 const problems = (changes: SpecChanges) => {

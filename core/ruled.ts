@@ -35,7 +35,7 @@ export function ruledArcs(
     if (wrong > 0)
       return refuse(
         field,
-        `The holes go round the rim in order, but the ${wrong + 1}th of them lies before the ${wrong}th. Was a distance misread?`,
+        `The holes go round the rim in order, but number ${wrong + 1} of them lies before number ${wrong}. Was a distance misread?`,
       );
     if ((arcs.at(-1) as number) >= half)
       return refuse(

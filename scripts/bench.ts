@@ -1,10 +1,10 @@
 /** How fast it is, as times and as ratios within this run; other runs and machines differ. */
 import { chromium } from '@playwright/test';
 import { studyFrame, type Bed } from '@/core/bed';
-import { mends } from '@/core/contradictions';
 import type { FrameSpec } from '@/core/frame';
 import { USUAL_ASSUMPTIONS } from '@/core/lengths';
 import { LIBRARY } from '@/core/library';
+import { mends } from '@/core/mends';
 import { compareMethods } from '@/core/methods';
 import { planCut } from '@/core/plan';
 import { solveSkips } from '@/core/skip-solver';

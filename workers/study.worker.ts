@@ -1,7 +1,7 @@
 /** Studies frames beside the interface, so that typing never waits for the solver. */
 import { studyFrame, type Study } from '@/core/bed';
-import { mends, type Mend } from '@/core/contradictions';
 import type { FrameSpec } from '@/core/frame';
+import { mends, type Mend } from '@/core/mends';
 
 export interface StudyQuestion {
   readonly id: number;

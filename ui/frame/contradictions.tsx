@@ -1,7 +1,7 @@
 import { TriangleAlert } from 'lucide-react';
 import type { Study } from '@/core/bed';
-import type { Mend } from '@/core/contradictions';
 import type { FrameSpec } from '@/core/frame';
+import type { Mend } from '@/core/mends';
 
 interface ContradictionsProps {
   readonly problems: Study['problems'];

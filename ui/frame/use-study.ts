@@ -2,8 +2,8 @@
 
 import { useEffect, useRef, useState } from 'react';
 import { studyFrame, type Study } from '@/core/bed';
-import type { Mend } from '@/core/contradictions';
 import type { FrameSpec } from '@/core/frame';
+import type { Mend } from '@/core/mends';
 import type { StudyAnswer, StudyQuestion } from '@/workers/study.worker';
 
 export interface LiveStudy {

@@ -2,25 +2,16 @@
 
 import Link from 'next/link';
 import { useMemo } from 'react';
-import { Controller, useWatch } from 'react-hook-form';
+import { useWatch } from 'react-hook-form';
 import { studyFrame, type Bed } from '@/core/bed';
 import { coveredHoles } from '@/core/covers';
 import { stretchUnderPull } from '@/core/family';
 import type { FrameSpec } from '@/core/frame';
 import type { CutAssumptions } from '@/core/lengths';
 import { measureWords } from '@/core/measuring';
-import {
-  compareMethods,
-  pathCautions,
-  possibleMethods,
-  type MethodPreference,
-} from '@/core/methods';
-import { METHOD_WORDS } from '@/core/method';
+import { compareMethods, pathCautions, type MethodPreference } from '@/core/methods';
 import { parseRemnants } from '@/core/notation';
-import { SIDES } from '@/core/outline';
-import { crossFinish, otherSide } from '@/core/pattern';
 import { checkSource, cutSource, planCut, type Learnt, type PlannedString } from '@/core/plan';
-import type { CutSourceKind } from '@/core/record';
 import type { Sport } from '@/core/sport';
 import { steppedPulls } from '@/core/tension';
 import {
@@ -47,15 +38,13 @@ import { BedKey } from '@/ui/bed/bed-key';
 import { StrungBed } from '@/ui/bed/strung-bed';
 import { Cautions } from '@/ui/cautions';
 import { Fact, Facts } from '@/ui/facts';
-import { ChoiceField } from '@/ui/form/bound';
-import { Choice } from '@/ui/form/choice';
-import { TextField } from '@/ui/form/field';
 import { FormFoot } from '@/ui/form/form-foot';
 import { KeptForm } from '@/ui/form/kept-form';
 import type { FormAnswer } from '@/ui/form/result';
 import { useKeptForm } from '@/ui/form/use-kept-form';
 import { PartTable } from '@/ui/tape/part-table';
 import { Tape, type TapePiece } from '@/ui/tape/tape';
+import { CutChoices, sourcesFor, type KnownMachine } from './cut-choices';
 import { cutSchema, type CutEntry } from './cut-entry';
 import { MethodTable } from './method-table';
 
@@ -74,11 +63,7 @@ interface CutFormProps {
   /** Two strings, which make two pieces. */
   readonly hybrid: boolean;
   readonly assumptions: CutAssumptions;
-  readonly machines: readonly {
-    readonly id: string;
-    readonly name: string;
-    readonly gripperMm: number;
-  }[];
+  readonly machines: readonly KnownMachine[];
   readonly preference: MethodPreference;
   readonly learnt: Learnt;
   readonly lengthSystem: LengthSystem;
@@ -94,21 +79,6 @@ function stretchWords({ family, stretch }: PlannedString, sport: Sport): string 
 }
 
 const KEEP: (entry: CutEntry) => Promise<FormAnswer> = async () => ({ ok: true });
-
-const SOURCE_WORDS: Record<CutSourceKind, string> = {
-  'one set': 'one set',
-  'two half sets': 'half a set each',
-  reel: 'a reel',
-  remnant: 'a remnant',
-};
-
-/** What can be cut from at all, by the number of pieces and strings. */
-const sourcesFor = (pieces: number, hybrid: boolean): readonly CutSourceKind[] => [
-  ...(hybrid ? [] : ['one set' as const]),
-  ...(pieces === 2 ? ['two half sets' as const] : []),
-  'reel',
-  'remnant',
-];
 
 /** The pieces of a job: on the drawing, on the tape and in figures, and the methods side by side. */
 export function CutForm(props: CutFormProps) {
@@ -190,8 +160,6 @@ function Cut({
       stock: givenMm === undefined ? undefined : { text: stockText(i), mm: givenMm },
     };
   });
-  const { crosses: crossCount } = bed.spec.pattern;
-  const sources = sourcesFor(pieces.length, hybrid);
   const choose = (next: CutEntry['method']) => {
     form.setValue('method', next, { shouldValidate: true });
     const possible = sourcesFor(next === 'two-piece' ? 2 : 1, hybrid);
@@ -239,82 +207,14 @@ function Cut({
           ]}
         />
         {save && (
-          <div className="flex flex-wrap gap-x-10 gap-y-3">
-            <Choice
-              label="Method"
-              options={possibleMethods(bed, hybrid).map((value) => ({
-                value,
-                text: METHOD_WORDS[value],
-              }))}
-              value={method}
-              onChange={choose}
-            />
-            <Controller
-              control={form.control}
-              name="cutFrom"
-              render={({ field, fieldState }) => (
-                <div>
-                  <Choice<CutSourceKind>
-                    label="Cut from"
-                    options={sources.map((value) => ({ value, text: SOURCE_WORDS[value] }))}
-                    value={field.value}
-                    onChange={field.onChange}
-                  />
-                  {fieldState.error && (
-                    <p role="alert" className="text-warn text-sm font-medium">
-                      {fieldState.error.message}
-                    </p>
-                  )}
-                </div>
-              )}
-            />
-            {cutFrom === 'remnant' && (
-              <TextField
-                figure
-                label={
-                  pieces.length === 2
-                    ? 'Length at hand, or mains/crosses (m)'
-                    : 'Length at hand (m)'
-                }
-                placeholder={hybrid ? '6.2/5.9' : '11.4'}
-                hint={read.ok ? read.value.map(length).join(' and ') : undefined}
-                className="w-56"
-                {...form.field('remnants')}
-              />
-            )}
-            {method === 'two-piece' ? (
-              <ChoiceField
-                control={form.control}
-                name="crossStart"
-                label={path.crossesFrom === 'head' ? 'Top cross starts' : 'Bottom cross starts'}
-                options={SIDES.map((value) => ({
-                  value,
-                  text: `${value}, finishing ${crossFinish(value, crossCount)}`,
-                }))}
-              />
-            ) : (
-              <ChoiceField
-                control={form.control}
-                name="shortSide"
-                label="Short side"
-                options={SIDES.map((value) => ({
-                  value,
-                  text: `${value}, long side ${otherSide(value)}`,
-                }))}
-              />
-            )}
-            {machines.length > 0 && (
-              <ChoiceField
-                control={form.control}
-                name="machineId"
-                label="On"
-                options={[
-                  ...machines.map((each) => ({ value: each.id, text: each.name })),
-                  { value: '', text: 'another machine' },
-                ]}
-              />
-            )}
-          </div>
+          <CutChoices
+            form={form}
+            bed={bed}
+            path={path}
+            hybrid={hybrid}
+            machines={machines}
+            choose={choose}
+          />
         )}
         {save && (
           <FormFoot form={form} action="Save and go to the hand-over">
