@@ -127,7 +127,7 @@ function cautionsOf(
 
 function assumptions(
   { holes, bridgeHoles, stringing }: FrameSpec,
-  { proposed, ruled, proposal }: Counted,
+  { skips, ruled, proposal }: Counted,
 ): readonly string[] {
   const assumed: string[] = [];
   const open = ENDS.filter((end) => holes[end].skip === null);
@@ -136,7 +136,7 @@ function assumptions(
       ? `proposed from the ruled holes${proposal.certainty === 'near tie' ? ', and it is a near tie' : ''}`
       : 'proposed from spacing, not read from the frame';
     assumed.push(
-      `Skips ${open.map((end) => `at the ${end} ${list(proposed[end])}`).join(', ')}: ${from}. Check them against the old strings before cutting.`,
+      `Skips ${open.map((end) => `at the ${end} ${list(skips[end])}`).join(', ')}: ${from}. Check them against the old strings before cutting.`,
     );
   }
   if (bridgeHoles === null && stringing.mainsStart === null)

@@ -68,11 +68,18 @@ export function checkFrame(spec: FrameSpec): Checked {
   const counts = skipProblems(spec);
   if (counts.length > 0) return refuse(counts);
 
-  const proposal = proposeSkips(spec, outline, ruled);
+  const read = ENDS.filter((end) => spec.holes[end].skip !== null);
+  const filled =
+    read.length === ENDS.length
+      ? NO_PROPOSAL
+      : proposeSkips(spec, outline, ruled, 'with what was read');
+  // A ruler is asked anew beside what was read, so that it can contradict it.
+  const proposal = ruled && read.length > 0 ? proposeSkips(spec, outline, ruled, 'anew') : filled;
   const proposed = (ruled && proposal.answers[0]?.skips) ?? evenSkips(spec, outline);
+  const fill = (ruled && filled.answers[0]?.skips) ?? proposed;
   const skips: Skips = {
-    head: spec.holes.head.skip ?? proposed.head,
-    throat: spec.holes.throat.skip ?? proposed.throat,
+    head: spec.holes.head.skip ?? fill.head,
+    throat: spec.holes.throat.skip ?? fill.throat,
   };
   const stray = strayShared(spec, skips);
   if (stray.length > 0) return refuse(stray);
@@ -92,9 +99,8 @@ function proposeSkips(
   spec: FrameSpec,
   outline: Outline,
   ruled: readonly number[] | undefined,
+  asked: 'with what was read' | 'anew',
 ): SkipProposal {
-  const allRead = ENDS.every((end) => spec.holes[end].skip !== null);
-  if (allRead && !ruled) return NO_PROPOSAL;
   const shared = {
     head: numbersAt(spec.holes.shared, 'head'),
     throat: numbersAt(spec.holes.shared, 'throat'),
@@ -102,9 +108,8 @@ function proposeSkips(
   const seen = (end: End) => {
     const { skip, outermost } = spec.holes[end];
     return {
-      // When both ends were read the ruler is asked anew, so that it can contradict.
-      skip: allRead ? [] : (skip ?? []),
-      all: skip !== null && !allRead,
+      skip: asked === 'anew' ? [] : (skip ?? []),
+      all: asked !== 'anew' && skip !== null,
       count: outermost === null ? undefined : outermost - spec.pattern.mains / 2,
     };
   };

@@ -104,6 +104,15 @@ export const frameSpecSchema = z.object({
 
 export type FrameSpec = z.infer<typeof frameSpecSchema>;
 
+/** Of a frame whose maker says nothing on how to string it. */
+export const NOTHING_SAID: FrameSpec['stringing'] = {
+  mainsStart: null,
+  methods: [],
+  crossesFrom: null,
+  reversedOuterMains: false,
+  stepDown: null,
+};
+
 /** The field of a frame that a sentence belongs to. */
 export type FrameField =
   | 'lengthMm'

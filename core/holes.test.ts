@@ -128,6 +128,11 @@ describe('what is entered', () => {
     expect(bed?.skips.head).toEqual([8, 9]);
     expect(bed?.proposal.answers[0]?.skips).toEqual({ head: [7, 9], throat: [7, 9] });
     expect(cautions.join()).toContain('The ruled holes fit skips 7 9 at the head');
+    // With only one end read, the other goes with it, and the ruler still says what it thinks.
+    const half = studyFrame(frameSpec({ ...read, throat: null }));
+    expect(half.bed?.skips.head).toEqual([8, 9]);
+    expect(half.bed?.proposal.answers[0]?.skips.head).toEqual([7, 9]);
+    expect(half.assumed.join()).toContain('proposed from the ruled holes');
   });
 
   it('a shared hole takes a main and a cross', () => {

@@ -1,5 +1,5 @@
 /** The frames that ship with the application, to try it on. */
-import type { FrameSpec } from './frame';
+import { NOTHING_SAID, type FrameSpec } from './frame';
 import type { OutlineFamily } from './outline';
 import type { Sport } from './sport';
 
@@ -46,14 +46,7 @@ function frame(
         ports: holes.ports ?? [],
         positionsMm: holes.positionsMm ?? null,
       },
-      stringing: {
-        mainsStart: null,
-        methods: [],
-        crossesFrom: null,
-        reversedOuterMains: false,
-        stepDown: null,
-        ...stringing,
-      },
+      stringing: { ...NOTHING_SAID, ...stringing },
       ownerInsists: false,
     },
   };

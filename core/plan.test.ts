@@ -1,18 +1,12 @@
 import { describe, expect, it } from 'vitest';
 import type { PieceLength } from './lengths';
 import { checkSource, cutSource, type CutSource } from './plan';
+import { barePiece } from './testing/bare-piece';
 
-const piece = (name: PieceLength['name'], cutMm: number): PieceLength => ({
-  name,
-  parts: [],
-  cutMm,
-  leftMm: 0,
-  headLengths: 0,
-  sides: undefined,
-  mains: 0,
-  crosses: 0,
-});
-const two = (mains: number, crosses: number) => [piece('mains', mains), piece('crosses', crosses)];
+const two = (mains: number, crosses: number) => [
+  barePiece('mains', mains),
+  barePiece('crosses', crosses),
+];
 const check = (
   kind: CutSource['kind'],
   pieces: readonly PieceLength[],
@@ -35,14 +29,14 @@ describe('where it is cut from', () => {
     expect(spares(halves)).toEqual([-104, 496]);
   });
   it('a whole set serves one piece', () => {
-    const whole = check('one set', [piece('whole', 10_700)]);
+    const whole = check('one set', [barePiece('whole', 10_700)]);
     expect(spares(whole)).toEqual([1492]);
     expect(whole.shared).toBeUndefined();
   });
   it('a remnant serves all, or each piece its own', () => {
     expect(spares(check('remnant', two(6000, 5600), [11_700]))).toEqual([0, -0 + 100]);
     expect(spares(check('remnant', two(6000, 5600), [6100, 5500]))).toEqual([100, -100]);
-    expect(check('remnant', [piece('whole', 10_700)], [10_000]).enough).toBe(false);
+    expect(check('remnant', [barePiece('whole', 10_700)], [10_000]).enough).toBe(false);
   });
   it('a reel is as long as it must be', () => {
     expect(check('reel', two(9000, 9000)).enough).toBe(true);

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import type { PieceLength } from './lengths';
 import { checkSource, cutSource } from './plan';
+import { barePiece } from './testing/bare-piece';
 import {
   crossWay,
   cutAdvice,
@@ -25,23 +25,12 @@ describe('over and short', () => {
   });
 });
 
-const piece = (name: PieceLength['name'], cutMm: number): PieceLength => ({
-  name,
-  parts: [],
-  cutMm,
-  leftMm: 0,
-  headLengths: 0,
-  sides: undefined,
-  mains: 0,
-  crosses: 0,
-});
-
 describe('advice on the cut', () => {
   const advice = (kind: Parameters<typeof cutSource>[0], mains: number, crosses: number) =>
     cutAdvice(
       checkSource(cutSource(kind, { mainSetMm: 12_192, crossSetMm: 12_192, remnantsMm: [] }), [
-        piece('mains', mains),
-        piece('crosses', crosses),
+        barePiece('mains', mains),
+        barePiece('crosses', crosses),
       ]),
       'metric',
     );

@@ -1,7 +1,7 @@
 /** A frame as an open document: one JSON object, versioned, with what can be derived left out. */
 import { z } from 'zod';
 import { checkFrame } from '@/core/contradictions';
-import { frameSpecSchema, type FrameField, type FrameSpec } from '@/core/frame';
+import { frameSpecSchema, NOTHING_SAID, type FrameField, type FrameSpec } from '@/core/frame';
 import type { End } from '@/core/outline';
 
 export const FRAME_FORMAT = 'orthotens-frame/1';
@@ -105,13 +105,7 @@ export function frameOf(document: FrameDocument): NamedFrame {
         ports: said?.ports ?? [],
         positionsMm: said?.positionsMm ?? null,
       },
-      stringing: {
-        mainsStart: how?.mainsStart ?? null,
-        methods: how?.methods ?? [],
-        crossesFrom: how?.crossesFrom ?? null,
-        reversedOuterMains: how?.reversedOuterMains ?? false,
-        stepDown: how?.stepDown ?? null,
-      },
+      stringing: { ...NOTHING_SAID, ...how },
       ownerInsists: ownerInsists ?? false,
     },
   };

@@ -1,5 +1,5 @@
 import { studyFrame, type Bed } from '../bed';
-import type { FrameSpec, HolePositions } from '../frame';
+import { NOTHING_SAID, type FrameSpec, type HolePositions } from '../frame';
 import type { OutlineFamily } from '../outline';
 import type { Sport } from '../sport';
 
@@ -54,14 +54,7 @@ export const frameSpec = (changes: SpecChanges = {}): FrameSpec => ({
     ports: [...(changes.ports ?? [])],
     positionsMm: changes.positionsMm ?? null,
   },
-  stringing: {
-    mainsStart: null,
-    methods: [],
-    crossesFrom: null,
-    reversedOuterMains: false,
-    stepDown: null,
-    ...changes.stringing,
-  },
+  stringing: { ...NOTHING_SAID, ...changes.stringing },
   ownerInsists: changes.ownerInsists ?? false,
 });
 

@@ -1,0 +1,13 @@
+import type { PieceLength } from '../lengths';
+
+/** A piece of which only the length to cut matters, mm. */
+export const barePiece = (name: PieceLength['name'], cutMm: number): PieceLength => ({
+  name,
+  parts: [],
+  cutMm,
+  leftMm: 0,
+  headLengths: 0,
+  sides: undefined,
+  mains: 0,
+  crosses: 0,
+});
