@@ -7,11 +7,10 @@ import type { Bed } from '@/core/bed';
 import { coveredHoles } from '@/core/covers';
 import type { Hole } from '@/core/holes';
 import { passageMm } from '@/core/lengths';
-import { ENDS } from '@/core/outline';
 import type { Path } from '@/core/path';
 import { placeName } from '@/core/segments';
 import type { LengthSystem } from '@/core/units';
-import { BedHoles, numberSize } from './bed-holes';
+import { BedHoles, BedNumbers, numberSize } from './bed-holes';
 import { BedKnots, BedRuns, drawnRuns } from './bed-runs';
 import { BedStrings } from './bed-strings';
 import { outside, rimLine, stringLines } from './ink';
@@ -81,6 +80,7 @@ export function BedDrawing({
   const margin = labelReach + 1.8 * size;
   const width = bed.outline.widthMm + 2 * margin;
   const height = bed.outline.lengthMm + 2 * margin;
+  const viewBox = `${-width / 2} ${-height / 2} ${width} ${height}`;
 
   const walk = (event: KeyboardEvent) => {
     if (onKey(event)) {
@@ -98,7 +98,7 @@ export function BedDrawing({
       <div className="relative min-h-0 grow">
         <svg
           ref={svg}
-          viewBox={`${-width / 2} ${-height / 2} ${width} ${height}`}
+          viewBox={viewBox}
           className={clsx('block h-full w-full', zoomed && 'cursor-grab')}
           role="img"
           aria-label={`Bed of ${bed.spec.pattern.mains} mains and ${bed.spec.pattern.crosses} crosses, head up; the arrow keys walk along the strings, plus and minus zoom`}
@@ -127,22 +127,18 @@ export function BedDrawing({
               onTap={onTap}
             />
             {chosen?.to && <Arrival bed={bed} at={chosen.to} />}
-            {ENDS.map((end) => (
-              <text
-                key={end}
-                y={
-                  (end === 'head' ? -1 : 1) * (bed.outline.lengthMm / 2 + labelReach + 1.25 * size)
-                }
-                dy="0.35em"
-                textAnchor="middle"
-                fontSize={size}
-                className="fill-soft"
-              >
-                {end}
-              </text>
-            ))}
             {path && <BedKnots bed={bed} path={path} strung={there} />}
             <HitLines stops={stops} onPoint={setNamed} />
+          </g>
+        </svg>
+        {/* A layer of its own: text is dear to paint again, and never changes while it is strung. */}
+        <svg
+          viewBox={viewBox}
+          className="pointer-events-none absolute inset-0 h-full w-full will-change-transform"
+          aria-hidden
+        >
+          <g transform={transform}>
+            <BedNumbers bed={bed} reach={labelReach} />
           </g>
         </svg>
         <div className="no-print absolute top-0 right-0 flex flex-col">

@@ -1,7 +1,7 @@
 import { memo } from 'react';
 import type { Bed } from '@/core/bed';
 import type { Hole } from '@/core/holes';
-import { SIDES, type Side } from '@/core/outline';
+import { ENDS, SIDES, type Side } from '@/core/outline';
 import { HoleMark } from './hole-mark';
 import { outside } from './ink';
 
@@ -35,7 +35,7 @@ function numberReaches(bed: Bed, reach: number): ReadonlyMap<Hole, number> {
 
 interface BedHolesProps {
   readonly bed: Bed;
-  /** How far outside the rim the numbers stand, mm. */
+  /** How far outside the rim the numbers begin, mm. */
   readonly reach: number;
   /** Holes that a run will cover while they are still needed, as `7H left`. */
   readonly covered: ReadonlySet<string>;
@@ -44,7 +44,7 @@ interface BedHolesProps {
   readonly onTap?: ((hole: Hole) => void) | undefined;
 }
 
-/** Holes with their numbers on both sides; drawn once, whatever is strung. */
+/** Holes on both sides; drawn once, whatever is strung. */
 export const BedHoles = memo(function BedHoles({
   bed,
   reach,
@@ -52,12 +52,10 @@ export const BedHoles = memo(function BedHoles({
   doubted,
   onTap,
 }: BedHolesProps) {
-  const reaches = numberReaches(bed, reach);
-  const size = numberSize(bed);
   return SIDES.map((side: Side) =>
     bed.holes.map((hole) => {
       const at = outside(bed, hole, side, 0);
-      const text = outside(bed, hole, side, reaches.get(hole) ?? reach);
+      const tap = outside(bed, hole, side, reach / 2);
       return (
         <g key={side + hole.label}>
           <HoleMark
@@ -68,22 +66,10 @@ export const BedHoles = memo(function BedHoles({
             x={at.x}
             y={-at.y}
           />
-          <text
-            x={text.x}
-            y={-text.y}
-            dy="0.35em"
-            textAnchor="middle"
-            fontSize={size}
-            className={`figure ${hole.main !== undefined ? 'fill-mains' : 'fill-crosses-ink'} ${
-              hole.skipped ? 'underline' : ''
-            }`}
-          >
-            {hole.number}
-          </text>
           {onTap && (
             <circle
-              cx={(at.x + text.x) / 2}
-              cy={-(at.y + text.y) / 2}
+              cx={tap.x}
+              cy={-tap.y}
               r={7}
               className="cursor-pointer fill-transparent"
               data-hole={`${hole.label} ${side}`}
@@ -95,5 +81,53 @@ export const BedHoles = memo(function BedHoles({
         </g>
       );
     }),
+  );
+});
+
+/** The numbers of the holes on both sides, and which end is which. */
+export const BedNumbers = memo(function BedNumbers({
+  bed,
+  reach,
+}: {
+  readonly bed: Bed;
+  readonly reach: number;
+}) {
+  const reaches = numberReaches(bed, reach);
+  const size = numberSize(bed);
+  return (
+    <>
+      {SIDES.map((side: Side) =>
+        bed.holes.map((hole) => {
+          const { x, y } = outside(bed, hole, side, reaches.get(hole) ?? reach);
+          return (
+            <text
+              key={side + hole.label}
+              x={x}
+              y={-y}
+              dy="0.35em"
+              textAnchor="middle"
+              fontSize={size}
+              className={`figure ${hole.main !== undefined ? 'fill-mains' : 'fill-crosses-ink'} ${
+                hole.skipped ? 'underline' : ''
+              }`}
+            >
+              {hole.number}
+            </text>
+          );
+        }),
+      )}
+      {ENDS.map((end) => (
+        <text
+          key={end}
+          y={(end === 'head' ? -1 : 1) * (bed.outline.lengthMm / 2 + reach + 1.25 * size)}
+          dy="0.35em"
+          textAnchor="middle"
+          fontSize={size}
+          className="fill-soft"
+        >
+          {end}
+        </text>
+      ))}
+    </>
   );
 });
