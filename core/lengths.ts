@@ -2,7 +2,7 @@
 import { z } from 'zod';
 import type { Bed } from './bed';
 import { offsetRun, polylineLength, type Outline } from './outline';
-import { isInside, type HolePlace, type Piece, type Segment } from './segments';
+import { isInside, isMain, type HolePlace, type Piece, type Segment } from './segments';
 import type { Sport } from './sport';
 
 /** What a workshop assumes about its machine and habits; all mm. */
@@ -201,14 +201,14 @@ export function pieceLength(
   ];
   const cutMm = parts.reduce((total, part) => total + part.mm, 0);
   const strung = segments.filter(isInside);
-  const mains = strung.filter(({ string: name }) => name.startsWith('M')).length;
+  const mains = strung.filter(({ string: name }) => isMain(name)).length;
 
   const loop = segments.findIndex((_, i) => isCentreLoop(segments, i));
   const sideOf = (some: readonly Segment[]): SideLength => {
     const side = measure(some);
     const half = measure(loop < 0 ? [] : [segments[loop] as Segment]);
     const inside = some.filter(isInside);
-    const ownMains = inside.filter(({ string: name }) => name.startsWith('M')).length;
+    const ownMains = inside.filter(({ string: name }) => isMain(name)).length;
     return {
       mm:
         (pulledLength(side) + pulledLength(half) / 2) * slack +

@@ -8,6 +8,7 @@ import { METHOD_WORDS, METHODS, type Method } from './method';
 import type { Side } from './outline';
 import { beforeKnots, crossesEnd, runsOf, type Path, type PathChoice } from './path';
 import { planCut, type PlannedString } from './plan';
+import { isMain } from './segments';
 import type { Sport } from './sport';
 
 /** Why a frame cannot be strung this way, or nothing when it can. */
@@ -158,7 +159,7 @@ const MAIN_WEIGHT = 1.5;
 function rank({ found, method }: MethodRow, preference: MethodPreference): number {
   if (!found) return Infinity;
   const losses = found.nextToKnots.reduce(
-    (sum, string) => sum + (string.startsWith('M') ? MAIN_WEIGHT : 1),
+    (sum, string) => sum + (isMain(string) ? MAIN_WEIGHT : 1),
     0,
   );
   const figure: Record<MethodPreference, number> = {

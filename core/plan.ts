@@ -33,12 +33,7 @@ export function planCut(
   const path = pathThrough(bed, choice);
   const pieces = path.pieces.map((piece) => {
     const string = piece.name === 'crosses' ? strings.crosses : strings.mains;
-    const other =
-      piece.name === 'mains'
-        ? strings.crosses
-        : piece.name === 'crosses'
-          ? strings.mains
-          : strings.mains;
+    const other = piece.name === 'mains' ? strings.crosses : strings.mains;
     return pieceLength(
       bed,
       piece,

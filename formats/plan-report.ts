@@ -25,12 +25,12 @@ import type { NamedFrame } from './frame-document';
 const tenth = (mm: number): number => roundTo(mm, 0.1);
 
 /** What a study found, as plain data: positions in mm along the rim, shares from 0 to 1. */
-export function studyData({ name, spec }: NamedFrame, { bed, cautions, assumed }: Study, on: Bed) {
+export function studyData({ name, spec }: NamedFrame, { cautions, assumed }: Study, on: Bed) {
   return {
     name,
     sport: spec.sport,
     pattern: spec.pattern,
-    areaCm2: Math.round((bed ?? on).areaMm2 / 100),
+    areaCm2: Math.round(on.areaMm2 / 100),
     mains: { start: on.mainsStart, finish: on.mainsFinish },
     skips: { head: [...on.skips.head], throat: [...on.skips.throat] },
     proposal: {

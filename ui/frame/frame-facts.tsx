@@ -1,8 +1,8 @@
 import type { Bed } from '@/core/bed';
 import { METHOD_WORDS } from '@/core/method';
 import { formatArea, formatHeadDimension, type LengthSystem } from '@/core/units';
-import { skipWords } from '@/core/wording';
 import { Fact, Facts } from '../facts';
+import { SkipFacts } from './skip-facts';
 
 /** What follows from a frame: where its mains start and finish, what to leave empty. */
 export function FrameFacts({
@@ -16,12 +16,7 @@ export function FrameFacts({
   const size = (mm: number) => formatHeadDimension(mm, lengthSystem);
   return (
     <Facts>
-      <Fact name="Skip at the head" figure>
-        {skipWords(bed.skips.head, 'head')}
-      </Fact>
-      <Fact name="Skip at the throat" figure>
-        {skipWords(bed.skips.throat, 'throat')}
-      </Fact>
+      <SkipFacts skips={bed.skips} />
       <Fact
         name="Mains start"
         note={

@@ -6,7 +6,7 @@ import { learnFrom } from '@/core/learning';
 import type { CutAssumptions } from '@/core/lengths';
 import { methodProblem } from '@/core/methods';
 import type { PathChoice } from '@/core/path';
-import type { Learnt } from '@/core/plan';
+import { planCut, type CutPlan, type Learnt } from '@/core/plan';
 import { wallTime } from '@/core/promise';
 import type { CutSourceKind } from '@/core/record';
 import type { TicketTension, TensionUnit } from '@/core/units';
@@ -100,6 +100,23 @@ export async function learntFor({ frame }: OpenTicket): Promise<Learnt> {
   if (!frame) return {};
   const { tickets } = await openWorkshop();
   return learnFrom(await tickets.pastPieces(frame.sport), frame.id);
+}
+
+/** The cut as it was planned, with what past jobs teach; nothing while a station before it is open. */
+export async function plannedCut(open: OpenTicket): Promise<CutPlan | undefined> {
+  const { study, setup, choice, assumptions } = open;
+  if (!study?.bed || !setup || !choice) return undefined;
+  const { mains, crosses } = setup;
+  return planCut(
+    study.bed,
+    {
+      mains: { ...mains.string, gaugeMm: mains.gaugeMm },
+      crosses: { ...crosses.string, gaugeMm: crosses.gaugeMm },
+    },
+    choice,
+    assumptions,
+    await learntFor(open),
+  );
 }
 
 /** Two strings, or two thicknesses of one: two pieces from two sets. */

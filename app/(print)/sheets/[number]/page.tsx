@@ -1,12 +1,11 @@
 import type { Metadata } from 'next';
 import Link from 'next/link';
-import { learntFor, openTicket } from '@/app/(house)/tickets/[number]/ticket';
+import { openTicket, plannedCut } from '@/app/(house)/tickets/[number]/ticket';
 import { coveredHoles } from '@/core/covers';
 import { formatGauge } from '@/core/gauge';
 import { METHOD_WORDS } from '@/core/method';
 import { measureWords } from '@/core/measuring';
 import { pathCautions } from '@/core/methods';
-import { planCut } from '@/core/plan';
 import { formatWall } from '@/core/promise';
 import {
   formatFeet,
@@ -24,12 +23,12 @@ import {
   mainsWay,
   orderWords,
   PIECE_WORDS,
-  skipWords,
 } from '@/core/wording';
 import { BedDrawing } from '@/ui/bed/bed-drawing';
 import { BedKey } from '@/ui/bed/bed-key';
 import { Cautions } from '@/ui/cautions';
 import { Fact, Facts } from '@/ui/facts';
+import { SkipFacts } from '@/ui/frame/skip-facts';
 import { PrintButton } from '../../print-button';
 
 export const metadata: Metadata = { title: 'Work sheet' };
@@ -37,14 +36,15 @@ export const metadata: Metadata = { title: 'Work sheet' };
 /** Everything the bench needs of one ticket, on one page of A4 or Letter. */
 export default async function WorkSheet({ params }: PageProps<'/sheets/[number]'>) {
   const open = await openTicket((await params).number);
-  const { ticket, client, frame, study, setup, choice, workshop, assumptions, now } = open;
+  const { ticket, client, frame, study, setup, workshop, assumptions, now } = open;
   const { lengthSystem } = workshop;
   const back = (
     <Link href={`/tickets/${ticket.number}/cut`} className="underline">
       Back to the ticket
     </Link>
   );
-  if (!frame || !study?.bed || !setup || !choice)
+  const plan = await plannedCut(open);
+  if (!frame || !study?.bed || !setup || !plan)
     return (
       <p>
         A work sheet needs a frame, a setup and a cut: ticket {ticket.number} is not that far.{' '}
@@ -53,16 +53,7 @@ export default async function WorkSheet({ params }: PageProps<'/sheets/[number]'
     );
   const { bed } = study;
   const { mains, crosses, tension } = setup;
-  const { path, pieces } = planCut(
-    bed,
-    {
-      mains: { ...mains.string, gaugeMm: mains.gaugeMm },
-      crosses: { ...crosses.string, gaugeMm: crosses.gaugeMm },
-    },
-    choice,
-    assumptions,
-    await learntFor(open),
-  );
+  const { path, pieces } = plan;
   const words = (mm: number) => lengthWords(mm, lengthSystem);
   const cautions = [...study.cautions, ...study.assumed, ...pathCautions(bed, path)];
   return (
@@ -89,12 +80,7 @@ export default async function WorkSheet({ params }: PageProps<'/sheets/[number]'
         </div>
         <div className="flex flex-col gap-2">
           <Facts>
-            <Fact name="Skip at the head" figure>
-              {skipWords(bed.skips.head, 'head')}
-            </Fact>
-            <Fact name="Skip at the throat" figure>
-              {skipWords(bed.skips.throat, 'throat')}
-            </Fact>
+            <SkipFacts skips={bed.skips} />
             {pieces.map(({ name, cutMm, sides }) => (
               <Fact
                 key={name}

@@ -31,7 +31,6 @@ import {
   knotWords,
   lengthWords,
   mainsWay,
-  skipWords,
   crossWay,
 } from '@/core/wording';
 import { BedKey } from '@/ui/bed/bed-key';
@@ -42,6 +41,7 @@ import { FormFoot } from '@/ui/form/form-foot';
 import { KeptForm } from '@/ui/form/kept-form';
 import type { FormAnswer } from '@/ui/form/result';
 import { useKeptForm } from '@/ui/form/use-kept-form';
+import { SkipFacts } from '@/ui/frame/skip-facts';
 import { PartTable } from '@/ui/tape/part-table';
 import { Tape, type TapePiece } from '@/ui/tape/tape';
 import { CutChoices, sourcesFor, type KnownMachine } from './cut-choices';
@@ -174,12 +174,7 @@ function Cut({
         <StrungBed bed={bed} path={path} lengthSystem={lengthSystem} className="h-[36rem]" />
         <BedKey withPath />
         <Facts>
-          <Fact name="Skip at the head" figure>
-            {skipWords(bed.skips.head, 'head')}
-          </Fact>
-          <Fact name="Skip at the throat" figure>
-            {skipWords(bed.skips.throat, 'throat')}
-          </Fact>
+          <SkipFacts skips={bed.skips} />
         </Facts>
         <section aria-label="Covered holes">
           <h2 className="figure text-xl">Prepare before it is covered</h2>

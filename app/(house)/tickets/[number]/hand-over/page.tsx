@@ -1,11 +1,11 @@
 import { METHOD_WORDS } from '@/core/method';
 import { stringPrice } from '@/core/money';
-import { checkSource, cutSource, planCut } from '@/core/plan';
+import { checkSource, cutSource } from '@/core/plan';
 import { formatStringLength, formatTicket, formatTicketConverted } from '@/core/units';
 import { lengthWords } from '@/core/wording';
 import { Fact, Facts } from '@/ui/facts';
 import { stationsOf } from '../stations';
-import { learntFor, openTicket } from '../ticket';
+import { openTicket, plannedCut } from '../ticket';
 import { Waits } from '../waits';
 import { closeJob } from './actions';
 import { HandOverForm } from './hand-over-form';
@@ -20,9 +20,10 @@ export default async function HandOverStation({
   params,
 }: PageProps<'/tickets/[number]/hand-over'>) {
   const open = await openTicket((await params).number);
-  const { ticket, setup, study, workshop, choice, assumptions } = open;
+  const { ticket, setup, study, workshop, choice } = open;
+  const plan = await plannedCut(open);
   const waiting = stationsOf(open).find(({ path, done }) => !done && path !== 'hand-over');
-  if (waiting || !setup || !study?.bed || !choice || !ticket.cutFrom)
+  if (waiting || !setup || !study?.bed || !plan || !choice || !ticket.cutFrom)
     return (
       <Waits
         number={ticket.number}
@@ -31,16 +32,7 @@ export default async function HandOverStation({
       />
     );
   const { mains, crosses, tension } = setup;
-  const { pieces } = planCut(
-    study.bed,
-    {
-      mains: { ...mains.string, gaugeMm: mains.gaugeMm },
-      crosses: { ...crosses.string, gaugeMm: crosses.gaugeMm },
-    },
-    choice,
-    assumptions,
-    await learntFor(open),
-  );
+  const { pieces } = plan;
   const { pieces: supplied } = checkSource(
     cutSource(ticket.cutFrom, {
       mainSetMm: mains.string.setMm,
