@@ -8,7 +8,7 @@ export const refused = (notice: string): FormAnswer => ({ ok: false, notice });
 /** Each field's first sentence from a failed reading. */
 export function misread(error: z.ZodError): FormAnswer {
   const problems: Record<string, string> = {};
-  for (const { path, message } of error.issues) problems[String(path[0] ?? '')] ??= message;
+  for (const { path, message } of error.issues) problems[path.join('.')] ??= message;
   return { ok: false, problems };
 }
 

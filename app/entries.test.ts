@@ -2,7 +2,6 @@
 import { describe, expect, it } from 'vitest';
 import type { z } from 'zod';
 import { frameSpec, ruledRows } from '@/core/testing/frame-spec';
-import { formatTicket } from '@/core/units';
 import { clientEntryOf, clientEntrySchema, emptyClientEntry } from './(house)/clients/client-entry';
 import {
   emptyFrameEntry,
@@ -11,10 +10,9 @@ import {
   rangeHint,
   type FrameEntry,
 } from './(house)/frames/frame-entry';
-import { emptyStringEntry, stringEntryOf, stringEntrySchema } from './(house)/strings/string-entry';
+import { emptyStringEntry, stringEntryOf, stringEntrySchema } from '@/core/string-facts';
 import { takeInSchema, type TakeInEntry } from './(house)/take-in/take-in-entry';
 import { handOverSchema } from './(house)/tickets/[number]/hand-over/hand-over-entry';
-import { setupSchema, type SetupEntry } from './(house)/tickets/[number]/setup/setup-entry';
 import {
   workshopEntryOf,
   workshopSchema,
@@ -140,6 +138,31 @@ describe('a string', () => {
     expect(again).toMatchObject({ gaugesMm: [1.24, 1.3], setPriceMinor: 950, stretch: 0.045 });
     expect(again.setMm).toBeCloseTo(12_192, 6);
   });
+  it('keeps everything that advice needs', () => {
+    const full = {
+      subKind: 'polyester',
+      shape: 'angular',
+      colour: 'slate',
+      reel: '200',
+      reelPrice: '99',
+      mass: '1,7 g',
+      life: '9 h',
+      holding: '62 %',
+      notFor: 'juniors; arm trouble',
+    };
+    const facts = stringEntrySchema.parse({ ...typed, ...full });
+    expect(facts).toMatchObject({
+      subKind: 'polyester',
+      shape: 'angular',
+      reelMm: 200_000,
+      reelPriceMinor: 9900,
+      massGPerM: 1.7,
+      lifeHours: 9,
+      holding: 0.62,
+      notFor: ['juniors', 'arm trouble'],
+    });
+    expect(stringEntrySchema.parse(stringEntryOf(facts))).toEqual(facts);
+  });
   it.each([
     [{ gauges: '' }, 'gauges', 'sold in'],
     [{ gauges: '0.68' }, 'gauges', 'no tennis string'],
@@ -147,6 +170,15 @@ describe('a string', () => {
     [{ set: 'long' }, 'set', '40ft'],
     [{ price: 'free' }, 'price', '18.50'],
     [{ stretch: '40' }, 'stretch', '0 to 25'],
+    [{ family: 'wire' }, 'family', 'one of natural gut, multifilament'],
+    [{ shape: 'square' }, 'shape', 'one of round, angular, textured'],
+    [{ reel: '200' }, 'reelPrice', 'both, or neither'],
+    [{ reelPrice: '99' }, 'reel', 'both, or neither'],
+    [{ reel: '20', reelPrice: '9' }, 'reel', '50 to 1000 m'],
+    [{ mass: '15 g' }, 'mass', '0.2 to 5 g'],
+    [{ life: 'long' }, 'life', '8 to 15 for monofilament'],
+    [{ holding: '5 %' }, 'holding', '20 to 100'],
+    [{ notFor: 'giants' }, 'notFor', 'arm trouble, juniors'],
     [{ name: '' }, 'name', 'Give the string a name'],
     [{ notes: 'x'.repeat(4001) }, 'notes', '4000 letters'],
   ])('%j is answered at its field', (changes, field, part) =>
@@ -187,47 +219,6 @@ describe('a racket over the counter', () => {
   });
   it('keeps any script, and drops what nobody typed', () => {
     expect(schema.parse({ ...typed, wish: 'ليلى 🎾\u0000' }).wish).toBe('ليلى 🎾');
-  });
-});
-
-describe('a setup', () => {
-  const schema = setupSchema('tennis', 'kg');
-  const typed: SetupEntry = {
-    mainStringId: ID,
-    mainGauge: '1.25',
-    mainSupplied: true,
-    hybrid: false,
-    crossStringId: '',
-    crossGauge: '',
-    crossSupplied: false,
-    tension: '55/53',
-  };
-  it('without a second string takes the mains’ for the crosses', () => {
-    const { mainN, crossN, tensionUnit, ...rest } = schema.parse(typed);
-    expect(rest).toMatchObject({ crossStringId: ID, crossGaugeMm: 1.25, crossSupplied: true });
-    expect(
-      formatTicket({ mainN: mainN ?? 0, crossN: crossN ?? 0, unit: tensionUnit ?? 'kg' }),
-    ).toBe('55/53 lb');
-  });
-  it('as a hybrid needs both', () => {
-    const hybrid = { ...typed, hybrid: true };
-    expect(problems(schema, hybrid)).toMatchObject({
-      crossStringId: expect.stringContaining('for the crosses') as string,
-      crossGauge: expect.stringContaining('millimetres') as string,
-    });
-    expect(schema.parse({ ...hybrid, crossStringId: OTHER, crossGauge: '17' })).toMatchObject({
-      crossStringId: OTHER,
-      crossGaugeMm: 1.22,
-      crossSupplied: false,
-    });
-  });
-  it('refuses a tension that is none', () => {
-    expect(problems(schema, { ...typed, tension: '55/5' }).tension).toContain(
-      'not a tennis tension',
-    );
-    expect(problems(schema, { ...typed, mainStringId: '' }).mainStringId).toContain(
-      'Choose the string',
-    );
   });
 });
 

@@ -13,6 +13,11 @@ export type Family = z.infer<typeof familySchema>;
 
 export const FAMILIES: readonly Family[] = familySchema.options;
 
+/** The section of a string: anything but round is for bite, not for life. */
+export const shapeSchema = z.enum(['round', 'angular', 'textured']);
+export type Shape = z.infer<typeof shapeSchema>;
+export const SHAPES: readonly Shape[] = shapeSchema.options;
+
 /**
  * How much longer a string is under its playing pull than slack, as a fraction, tennis gauge.
  * From memory, and set low on purpose: a piece cut a little long harms nothing, one cut short is lost.

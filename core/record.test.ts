@@ -12,6 +12,7 @@ const { bed } = studyFrame(
 const mains = {
   name: 'A',
   family: 'monofilament',
+  shape: 'round',
   gaugeMm: 1.25,
   suppliedByClient: true,
   setMm: 12_200,
@@ -20,6 +21,7 @@ const mains = {
 const crosses = {
   name: 'B',
   family: 'multifilament',
+  shape: 'round',
   gaugeMm: 1.3,
   suppliedByClient: false,
   setMm: 12_192,
@@ -33,6 +35,7 @@ const record = recordJob({
   mains,
   crosses,
   tension: { mainN: newtons(45, 'lb'), crossN: newtons(50, 'lb'), unit: 'lb' },
+  advice: null,
   choice: CHOICE,
   cutFrom: 'two half sets',
   remnantsMm: [],

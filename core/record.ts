@@ -2,7 +2,8 @@
 import { z } from 'zod';
 import type { Bed } from './bed';
 import { coveredHoles } from './covers';
-import { familySchema } from './family';
+import { adviceRecordSchema, type AdviceRecord } from './advice/record';
+import { familySchema, shapeSchema } from './family';
 import { frameSpecSchema } from './frame';
 import { difference, type Difference } from './learning';
 import { cutAssumptionsSchema, type CutAssumptions } from './lengths';
@@ -16,6 +17,7 @@ import { coverWords } from './wording';
 const stringRecordSchema = z.object({
   name: z.string(),
   family: familySchema,
+  shape: shapeSchema.default('round'),
   gaugeMm: z.number(),
   suppliedByClient: z.boolean(),
   setMm: z.number(),
@@ -54,6 +56,8 @@ export const jobRecordSchema = z.object({
     crossN: z.number(),
     unit: tensionUnitSchema,
   }),
+  /** What was advised; null when nobody asked, or nobody kept it yet. */
+  advice: adviceRecordSchema.nullable().default(null),
   plan: z.object({
     method: methodSchema,
     shortSide: sideSchema,
@@ -91,6 +95,7 @@ export interface JobFacts {
   readonly mains: StringRecord;
   readonly crosses: StringRecord;
   readonly tension: TicketTension;
+  readonly advice: AdviceRecord | null;
   readonly choice: PathChoice;
   readonly cutFrom: CutSourceKind;
   readonly remnantsMm: readonly number[];
@@ -117,6 +122,7 @@ export function recordJob(facts: JobFacts): JobRecord {
     racket,
     frame: bed.spec,
     setup: { mains, crosses, ...tension },
+    advice: facts.advice,
     plan: {
       method: path.method,
       shortSide: path.shortSide,

@@ -1,59 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import type { Family } from './family';
-import { knotPull, startingPoint, steppedPulls, tensionCautions } from './tension';
+import { knotPull, steppedPulls, tensionCautions } from './tension';
 import { frameSpec } from './testing/frame-spec';
-import { formatTicket, inTensionUnit, newtons, type TensionUnit } from './units';
+import { inTensionUnit, newtons } from './units';
 
 const RANGE = { tension: { min: 22, max: 26, unit: 'kg' } } as const;
-const start = (
-  changes: Parameters<typeof frameSpec>[0],
-  mains: Family = 'multifilament',
-  crosses: Family = mains,
-  unit: TensionUnit = 'kg',
-) => startingPoint(frameSpec(changes), mains, crosses, unit);
-
-describe('a starting point', () => {
-  // Source: practice (range 22–26 kg: start at 24; monofilament 5–10 % lower, 22–23).
-  it('is the middle of the range, and lower for monofilament', () => {
-    expect(formatTicket(start(RANGE).ticket)).toBe('24/24 kg');
-    const mono = inTensionUnit(start(RANGE, 'monofilament').ticket.mainN, 'kg');
-    expect(mono).toBeGreaterThanOrEqual(22);
-    expect(mono).toBeLessThanOrEqual(23);
-  });
-
-  // Source: practice (unknown adult tennis frame: 23–24 kg).
-  it('is 23 to 24 kg for a tennis frame of unknown range', () => {
-    const { ticket, steps } = start({});
-    expect(inTensionUnit(ticket.mainN, 'kg')).toBe(23.5);
-    expect(steps[0]?.source).toBe('common practice');
-    expect(start({ sport: 'squash' }).steps[0]?.source).toBe('from memory');
-  });
-
-  // Source: practice (badminton crosses 2 lb higher; hybrids keep the soft string the firmer of the two).
-  it('steps by sport and material', () => {
-    const badminton = { sport: 'badminton', tension: { min: 20, max: 28, unit: 'lb' } } as const;
-    expect(formatTicket(start(badminton, 'multifilament', 'multifilament', 'lb').ticket)).toBe(
-      '24/26 lb',
-    );
-    expect(formatTicket(start(RANGE, 'monofilament', 'synthetic gut').ticket)).toBe('22/24 kg');
-    expect(formatTicket(start(RANGE, 'natural gut', 'monofilament').ticket)).toBe('24/22 kg');
-  });
-
-  it('is the same pull whichever unit the workshop writes', () => {
-    const unrounded = (unit: TensionUnit) =>
-      start(RANGE, 'monofilament', 'monofilament', unit).steps.at(-1)?.mainN;
-    expect(unrounded('kg')).toBe(unrounded('lb'));
-  });
-
-  it('gives a reason for every step, and its last step is the ticket', () => {
-    const { steps, ticket } = start(RANGE, 'monofilament');
-    expect(steps).toHaveLength(2);
-    for (const step of steps) expect(step.why.length).toBeGreaterThan(20);
-    expect(Math.abs((steps.at(-1)?.mainN ?? 0) - ticket.mainN)).toBeLessThanOrEqual(
-      newtons(0.25, 'kg') + 1e-9,
-    );
-  });
-});
 
 describe('knot pulls', () => {
   // Source: practice (52 lb → 57 lb; 43 → about 47).
@@ -62,6 +13,12 @@ describe('knot pulls', () => {
     [43, 47],
   ])('%d lb is tied at %d lb', (pull, knot) => {
     expect(inTensionUnit(knotPull(newtons(pull, 'lb'), 'lb'), 'lb')).toBe(knot);
+  });
+  // Source: practice (some use +5 lb; others re-pull at the same figure and push the clamp base).
+  it('goes by the school of the house', () => {
+    const n = newtons(43, 'lb');
+    expect(inTensionUnit(knotPull(n, 'lb', '5 lb higher'), 'lb')).toBe(48);
+    expect(knotPull(n, 'lb', 'pull again')).toBe(n);
   });
 });
 

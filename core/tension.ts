@@ -1,7 +1,7 @@
-/** A starting point for the pull, with its reasons, and what to be careful of. */
+/** Single pulls that differ from the ticket, and what to be careful of with one. */
 import type { Family } from './family';
+import type { HouseRules } from './house-rules';
 import { printedRange, type FrameSpec } from './frame';
-import type { Sport } from './sport';
 import {
   formatTension,
   newtons,
@@ -10,98 +10,26 @@ import {
   type TicketTension,
 } from './units';
 
-export interface StartStep {
-  readonly what: string;
-  readonly why: string;
-  readonly source: 'common practice' | 'from memory';
-  /** What the pull is after this step, N, not yet rounded. */
-  readonly mainN: number;
-  readonly crossN: number;
-}
+/** Monofilament is not pulled above this: it loses its play and is hard on the arm. Common practice. */
+export const MONOFILAMENT_MOST_N = newtons(27, 'kg');
 
-export interface StartingPoint {
-  readonly steps: readonly StartStep[];
-  /** Rounded to the smallest step worth writing down. */
-  readonly ticket: TicketTension;
-}
+const FIVE_LB = newtons(5, 'lb');
 
-/** For a frame whose range nobody can read. Tennis: common practice, no source; the others from memory. */
-const UNKNOWN_FRAME: Record<Sport, { readonly n: number; readonly text: string }> = {
-  tennis: { n: newtons(23.5, 'kg'), text: '23 to 24 kg, an adult tennis frame of unknown range' },
-  badminton: { n: newtons(24, 'lb'), text: '24 lb, a badminton frame of unknown range' },
-  squash: { n: newtons(26, 'lb'), text: '26 lb, a squash frame of unknown range' },
-};
-
-/** Common practice takes 5 to 10 % off; the middle of that. */
-const MONOFILAMENT_SHARE = 0.075;
-const MONOFILAMENT_MOST_N = newtons(27, 'kg');
-const BADMINTON_CROSSES_N = newtons(2, 'lb');
-
-/** Where to start for a frame and two string families, in the unit the ticket will be written in. */
-export function startingPoint(
-  spec: FrameSpec,
-  mainFamily: Family,
-  crossFamily: Family,
+/** The last pull before a tie-off, to make up for draw-back at the knot, as the house does it. Common practice. */
+export function knotPull(
+  n: number,
   unit: TensionUnit,
-): StartingPoint {
-  const range = printedRange(spec);
-  const unknown = UNKNOWN_FRAME[spec.sport];
-  const startN = range ? (range.minN + range.maxN) / 2 : unknown.n;
-  const steps: StartStep[] = [
-    {
-      what: range ? 'Middle of the printed range' : 'Usual start',
-      why: range
-        ? `The throat says ${formatTension(range.minN, spec.tension?.unit ?? unit)} to ${formatTension(range.maxN, spec.tension?.unit ?? unit)}; its middle leaves room both ways.`
-        : `${unknown.text}. Read the range in the throat when there is one.`,
-      source: !range && spec.sport !== 'tennis' ? 'from memory' : 'common practice',
-      mainN: startN,
-      crossN: startN,
-    },
-  ];
-  const step = (
-    what: string,
-    why: string,
-    mainBy: (n: number) => number,
-    crossBy: (n: number) => number,
-  ) => {
-    const { mainN, crossN } = steps.at(-1) as StartStep;
-    steps.push({
-      what,
-      why,
-      source: 'common practice',
-      mainN: mainBy(mainN),
-      crossN: crossBy(crossN),
-    });
-  };
-  const softer = (family: Family) => (n: number) =>
-    family === 'monofilament' ? n * (1 - MONOFILAMENT_SHARE) : n;
-  if (spec.sport !== 'badminton' && [mainFamily, crossFamily].includes('monofilament'))
-    step(
-      'Monofilament lower',
-      'Monofilament is stiff: it takes 5 to 10 % less than a soft string for a like feel.',
-      softer(mainFamily),
-      softer(crossFamily),
-    );
-  if (spec.sport === 'badminton')
-    step(
-      'Crosses 2 lb higher',
-      'A badminton frame keeps its shape when the crosses pull a little more than the mains.',
-      (n) => n,
-      (n) => n + BADMINTON_CROSSES_N,
-    );
-  const last = steps.at(-1) as StartStep;
-  return {
-    steps,
-    ticket: {
-      mainN: roundToTicketStep(last.mainN, unit),
-      crossN: roundToTicketStep(last.crossN, unit),
-      unit,
-    },
-  };
+  school: HouseRules['knotPull'] = '10 % higher',
+): number {
+  switch (school) {
+    case '10 % higher':
+      return roundToTicketStep(n * 1.1, unit);
+    case '5 lb higher':
+      return roundToTicketStep(n + FIVE_LB, unit);
+    case 'pull again':
+      return n;
+  }
 }
-
-/** The last pull before a tie-off, 10 % up, to make up for draw-back at the knot. Common practice. */
-export const knotPull = (n: number, unit: TensionUnit): number => roundToTicketStep(n * 1.1, unit);
 
 /**
  * Pulls of the outermost strings from the inside out, N, when each is pulled `byN` lower than the one

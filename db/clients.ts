@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { and, asc, count, eq, ilike, isNull, or, sql } from 'drizzle-orm';
+import type { Talk } from '@/core/talk';
 import type { Connection } from './connection';
 import { containing, missed, type Saved } from './saving';
 import { clients, rackets, tickets } from './schema';
@@ -49,6 +50,11 @@ export function clientsOf(db: Connection, workshopId: string) {
         .set({ ...facts, version: version + 1 })
         .where(and(one(id), eq(clients.version, version), isNull(clients.removedAt)));
       return rowCount ? 'saved' : missed(await this.get(id), facts);
+    },
+
+    /** Keeps what they said of themselves. It is no edit of the client, so no open form on them is late. */
+    async remember(id: string, talk: Talk): Promise<void> {
+      await db.update(clients).set({ talk }).where(one(id));
     },
 
     /** Open tickets of this client, which keep it from being removed. */

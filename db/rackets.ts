@@ -1,4 +1,5 @@
 import { and, asc, count, eq, ilike, isNull, or, sql } from 'drizzle-orm';
+import type { Talk } from '@/core/talk';
 import type { Connection } from './connection';
 import { containing, missed, type Saved } from './saving';
 import { clients, frames, rackets, tickets } from './schema';
@@ -78,6 +79,11 @@ export function racketsOf(db: Connection, workshopId: string) {
         .set({ ...facts, version: version + 1 })
         .where(and(one(id), eq(rackets.version, version), isNull(rackets.removedAt)));
       return rowCount ? 'saved' : missed(await this.get(id), facts);
+    },
+
+    /** Keeps what was said of it at Setup. It is no edit of the racket, so no open form on it is late. */
+    async remember(id: string, build: Talk['racket']): Promise<void> {
+      await db.update(rackets).set({ build }).where(one(id));
     },
 
     /** Open tickets on this racket, which keep it from being removed. */

@@ -47,6 +47,7 @@ function record(client = 'Ada', leftOverMm: readonly (number | null)[] = []) {
   const string = {
     name: 'S',
     family: 'monofilament',
+    shape: 'round',
     gaugeMm: 1.25,
     suppliedByClient: false,
     setMm: 12200,
@@ -59,6 +60,7 @@ function record(client = 'Ada', leftOverMm: readonly (number | null)[] = []) {
     mains: string,
     crosses: string,
     tension: { mainN: newtons(24, 'kg'), crossN: newtons(23, 'kg'), unit: 'kg' },
+    advice: null,
     choice: { method: 'two-piece', shortSide: 'left', crossStart: 'left' },
     cutFrom: 'one set',
     remnantsMm: [],

@@ -13,14 +13,18 @@ import {
   unique,
   uuid,
 } from 'drizzle-orm/pg-core';
-import type { Family } from '@/core/family';
+import type { AdviceRecord } from '@/core/advice/record';
+import type { NotFor } from '@/core/advice/shelf';
+import type { Family, Shape } from '@/core/family';
 import type { FrameSpec } from '@/core/frame';
+import type { HouseRules } from '@/core/house-rules';
 import type { CutAssumptions } from '@/core/lengths';
 import type { Method } from '@/core/method';
 import type { MethodPreference } from '@/core/methods';
 import type { CutSourceKind, JobRecord } from '@/core/record';
 import type { Side } from '@/core/outline';
 import type { Sport } from '@/core/sport';
+import type { Talk } from '@/core/talk';
 import type { LengthSystem, TensionUnit } from '@/core/units';
 
 /**
@@ -37,6 +41,8 @@ export const workshops = pgTable('workshops', {
   labourMinor: integer().notNull(),
   cutAssumptions: jsonb().$type<CutAssumptions>().notNull(),
   methodPreference: text().$type<MethodPreference>().notNull().default('fewest losses at knots'),
+  /** Null goes by what is usual. */
+  houseRules: jsonb().$type<HouseRules>(),
   nextTicket: integer().notNull().default(1),
   version: integer().notNull().default(1),
 });
@@ -61,6 +67,8 @@ export const clients = pgTable(
     /** The client's own habit on their papers; null follows the workshop. */
     tensionUnit: text().$type<TensionUnit>(),
     notes: text().notNull(),
+    /** What they said of themselves; null until somebody has asked. */
+    talk: jsonb().$type<Talk>(),
   },
   (t) => [unique().on(t.workshopId, t.id), index().on(t.workshopId, t.name)],
 );
@@ -83,14 +91,33 @@ export const strings = pgTable(
     name: text().notNull(),
     sport: text().$type<Sport>().notNull(),
     family: text().$type<Family>().notNull(),
+    subKind: text().notNull().default(''),
+    shape: text().$type<Shape>().notNull().default('round'),
+    colour: text().notNull().default(''),
     gaugesMm: doublePrecision().array().notNull(),
     setMm: doublePrecision().notNull(),
     setPriceMinor: integer().notNull(),
+    reelMm: doublePrecision(),
+    reelPriceMinor: integer(),
+    /** Of a metre, g. */
+    massGPerM: doublePrecision(),
     /** Fraction by which it is longer under pull; null goes by its family. */
     stretch: doublePrecision(),
+    /** Hours of play until it is dead or worn; null goes by its family. */
+    lifeHours: doublePrecision(),
+    /** Share of its tension kept after ten hours. */
+    holding: doublePrecision(),
+    notFor: text().array().$type<NotFor[]>().notNull().default([]),
     notes: text().notNull(),
   },
-  (t) => [unique().on(t.workshopId, t.id), index().on(t.workshopId, t.name)],
+  (t) => [
+    unique().on(t.workshopId, t.id),
+    index().on(t.workshopId, t.name),
+    check(
+      'a reel has a length and a price',
+      sql`(${t.reelMm} is null) = (${t.reelPriceMinor} is null)`,
+    ),
+  ],
 );
 
 /** A stringing machine; what differs between two of them so far is how far its gripper is away. */
@@ -116,6 +143,8 @@ export const rackets = pgTable(
     /** Serial or bench mark. */
     mark: text().notNull(),
     notes: text().notNull(),
+    /** Weight, grip, lead: what was said of it at Setup. */
+    build: jsonb().$type<Talk['racket']>(),
   },
   (t) => [
     unique().on(t.workshopId, t.id),
@@ -154,6 +183,8 @@ export const tickets = pgTable(
     mainN: doublePrecision(),
     crossN: doublePrecision(),
     tensionUnit: text().$type<TensionUnit>(),
+    /** What was advised, with the rules of the house as they were then. */
+    advice: jsonb().$type<AdviceRecord>(),
 
     method: text().$type<Method>(),
     shortSide: text().$type<Side>(),

@@ -1,16 +1,12 @@
 import { randomUUID } from 'node:crypto';
 import { and, asc, eq, ilike, isNull, sql } from 'drizzle-orm';
 import type { Sport } from '@/core/sport';
+import type { StringFacts } from '@/core/string-facts';
 import type { Connection } from './connection';
 import { containing, missed, type Saved } from './saving';
 import { strings } from './schema';
 
 export type StringRow = typeof strings.$inferSelect;
-export type StringFacts = Pick<
-  StringRow,
-  'name' | 'sport' | 'family' | 'gaugesMm' | 'setMm' | 'setPriceMinor' | 'stretch' | 'notes'
->;
-
 /** The string library of one workshop. */
 export function stringsOf(db: Connection, workshopId: string) {
   const mine = eq(strings.workshopId, workshopId);
@@ -50,6 +46,21 @@ export function stringsOf(db: Connection, workshopId: string) {
         .set({ ...facts, version: version + 1 })
         .where(and(one(id), eq(strings.version, version), isNull(strings.removedAt)));
       return rowCount ? 'saved' : missed(await this.get(id), facts);
+    },
+
+    /** Adds a string or, when one of this name and sport is there, makes it what the table says. */
+    async bring(facts: StringFacts): Promise<void> {
+      const same = and(
+        mine,
+        isNull(strings.removedAt),
+        eq(strings.sport, facts.sport),
+        sql`lower(${strings.name}) = lower(${facts.name})`,
+      );
+      const { rowCount } = await db
+        .update(strings)
+        .set({ ...facts, version: sql`${strings.version} + 1` })
+        .where(same);
+      if (!rowCount) await this.add(facts);
     },
 
     async setRemoved(id: string, removed: boolean): Promise<void> {

@@ -20,6 +20,7 @@ export type SetupFacts = Pick<
   | 'mainN'
   | 'crossN'
   | 'tensionUnit'
+  | 'advice'
 >;
 export type CutFacts = Pick<
   Ticket,

@@ -1,4 +1,5 @@
 import { and, asc, eq } from 'drizzle-orm';
+import type { HouseRules } from '@/core/house-rules';
 import { clientsOf } from './clients';
 import { database, type Connection } from './connection';
 import { framesOf } from './frames';
@@ -10,7 +11,7 @@ import { stringsOf } from './strings';
 import { ticketsOf } from './tickets';
 
 export type Workshop = typeof workshops.$inferSelect;
-export type WorkshopFacts = Omit<Workshop, 'id' | 'nextTicket' | 'version'>;
+export type WorkshopFacts = Omit<Workshop, 'id' | 'nextTicket' | 'version' | 'houseRules'>;
 
 /** Everything of one workshop, and nothing of another. */
 export function recordsOf(db: Connection, workshopId: string) {
@@ -22,7 +23,10 @@ export function recordsOf(db: Connection, workshopId: string) {
     strings: stringsOf(db, workshopId),
     tickets: ticketsOf(db, workshopId),
 
-    async changeWorkshop(version: number, facts: WorkshopFacts): Promise<Saved> {
+    async changeWorkshop(
+      version: number,
+      facts: WorkshopFacts | { readonly houseRules: HouseRules },
+    ): Promise<Saved> {
       const { rowCount } = await db
         .update(workshops)
         .set({ ...facts, version: version + 1 })

@@ -12,15 +12,20 @@ const PAGES = [
   '/frames/import',
   '/strings',
   '/strings/new',
+  '/strings/import',
   '/jobs',
   '/jobs/390',
   '/workshop',
+  '/workshop/house-rules',
+  '/same-feel?ticket=401',
   '/tickets/401/take-in',
   '/tickets/401/frame',
   '/tickets/401/setup',
+  '/tickets/405/setup',
   '/tickets/401/cut',
   '/tickets/401/hand-over',
   '/sheets/401',
+  '/why/390',
 ];
 
 for (const path of PAGES)

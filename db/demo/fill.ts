@@ -7,8 +7,13 @@ import { stringPrice } from '@/core/money';
 import { wallTime } from '@/core/promise';
 import { usualChoice } from '@/core/methods';
 import { recordJob, type JobRecord, type StringRecord } from '@/core/record';
-import { startingPoint } from '@/core/tension';
+import type { AdviceCase } from '@/core/advice/rule';
+import { recordAdvice, strungFrom } from '@/core/advice/record';
+import { climb } from '@/core/advice/staircase';
+import { USUAL_HOUSE } from '@/core/house-rules';
+import { SILENT, type Talk } from '@/core/talk';
 import { newtons, roundToTicketStep, type TensionUnit } from '@/core/units';
+import type { StringFacts } from '@/core/string-facts';
 import type { Connection, Database } from '../connection';
 import { clients, frames, rackets, strings, tickets, workshops } from '../schema';
 import { chanceFrom, type Chance } from './chance';
@@ -50,15 +55,17 @@ const CONDITIONS = [
 ];
 
 type Row<T extends { $inferInsert: object }> = T['$inferInsert'] & { id: string };
+type DemoString = StringFacts & { readonly id: string };
 
 interface DemoRacket extends Row<typeof rackets> {
   readonly bed: Bed;
   readonly frameName: string;
   readonly clientName: string;
+  readonly talk: Talk | null;
   readonly unit: TensionUnit;
   /** What this racket is usually strung with. */
-  readonly mains: Row<typeof strings>;
-  readonly crosses: Row<typeof strings>;
+  readonly mains: DemoString;
+  readonly crosses: DemoString;
   readonly crossBy: number;
 }
 
@@ -117,6 +124,7 @@ async function fill(db: Connection, workshopId: string, today: Date): Promise<vo
       bed,
       frameName: frame.name,
       clientName: client.name,
+      talk: client.talk,
       unit: client.tensionUnit ?? 'kg',
       mains,
       crosses: hybrid ? soft : mains,
@@ -139,22 +147,37 @@ async function fill(db: Connection, workshopId: string, today: Date): Promise<vo
   await db.insert(tickets).values(openTickets(owned, today));
 }
 
-const gaugeOf = ({ gaugesMm }: Row<typeof strings>): number =>
+const gaugeOf = ({ gaugesMm }: DemoString): number =>
   gaugesMm[Math.floor((gaugesMm.length - 1) / 2)] as number;
 
-const recordOfString = (string: Row<typeof strings>, suppliedByClient: boolean): StringRecord => ({
+const recordOfString = (string: DemoString, suppliedByClient: boolean): StringRecord => ({
   name: string.name,
   family: string.family,
+  shape: string.shape,
   gaugeMm: gaugeOf(string),
   suppliedByClient,
   setMm: string.setMm,
   stretch: string.stretch ?? null,
 });
 
+/** What is known when advice is asked for on this racket. */
+const aboutRacket = ({ bed, talk }: DemoRacket): AdviceCase => ({
+  spec: bed.spec,
+  areaMm2: bed.areaMm2,
+  talk: talk ?? SILENT,
+  house: USUAL_HOUSE,
+  last: undefined,
+});
+
+const chosenBed = ({ mains, crosses }: DemoRacket) => {
+  const chosen = (string: DemoString) => ({ string, gaugeMm: gaugeOf(string) });
+  return { mains: chosen(mains), crosses: chosen(crosses) };
+};
+
 /** The usual pull of a racket, with a step up or down now and then. */
 function pullOf(racket: DemoRacket, steps: number) {
-  const { mains, crosses, unit, bed, crossBy } = racket;
-  const start = startingPoint(bed.spec, mains.family, crosses.family, unit).ticket;
+  const { unit, crossBy } = racket;
+  const start = climb(aboutRacket(racket), strungFrom(chosenBed(racket)), unit).ticket;
   const step = newtons(unit === 'kg' ? 0.5 : 1, unit);
   return {
     mainN: roundToTicketStep(start.mainN + steps * step, unit),
@@ -209,6 +232,8 @@ function closedTicket(
     mains: recordOfString(racket.mains, supplied),
     crosses: recordOfString(racket.crosses, supplied),
     tension: pull,
+    // Nobody kept the talk before the workshop asked for it.
+    advice: racket.talk ? recordAdvice(aboutRacket(racket), chosenBed(racket), pull, {}) : null,
     choice: cut,
     cutFrom: cut.cutFrom,
     remnantsMm: [],
@@ -218,7 +243,7 @@ function closedTicket(
     remarks: chance.one(REMARKS),
   });
   const record = { ...planned, plan: { ...planned.plan, pieces: measured(chance, planned) } };
-  const price = ({ setPriceMinor }: Row<typeof strings>) => ({
+  const price = ({ setPriceMinor }: DemoString) => ({
     setMinor: setPriceMinor,
     suppliedByClient: supplied,
   });

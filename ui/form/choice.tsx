@@ -43,9 +43,11 @@ interface TickProps {
   readonly checked: boolean;
   readonly onChange: (checked: boolean) => void;
   readonly className?: string;
+  /** The label is said beside it already; only readers of the screen need it again. */
+  readonly hideLabel?: boolean;
 }
 
-export function Tick({ label, checked, onChange, className }: TickProps) {
+export function Tick({ label, checked, onChange, className, hideLabel = false }: TickProps) {
   return (
     <Field className={clsx('flex items-center gap-2', className)}>
       <Checkbox
@@ -55,7 +57,7 @@ export function Tick({ label, checked, onChange, className }: TickProps) {
       >
         {checked && <Check aria-hidden className="text-paper size-4" strokeWidth={3} />}
       </Checkbox>
-      <Label className="cursor-pointer">{label}</Label>
+      <Label className={hideLabel ? 'sr-only' : 'cursor-pointer'}>{label}</Label>
     </Field>
   );
 }

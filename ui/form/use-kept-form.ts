@@ -4,6 +4,7 @@ import { zodResolver } from '@hookform/resolvers/zod';
 import { useRouter } from 'next/navigation';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import {
+  get,
   useForm,
   type DefaultValues,
   type FieldValues,
@@ -148,7 +149,7 @@ export function useKeptForm<V extends FieldValues>({
   const { errors } = form.formState;
   const field = <N extends Path<V>>(name: N) => ({
     ...form.register(name),
-    problem: errors[name]?.message as string | undefined,
+    problem: (get(errors, name) as { message?: string } | undefined)?.message,
   });
 
   return { ...form, field, send, sending, notice, restored, discard };

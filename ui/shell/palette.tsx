@@ -25,6 +25,9 @@ const ACTIONS: readonly Finding[] = [
   { href: '/strings/new', kind: 'do', text: 'Add a string' },
   { href: '/jobs', kind: 'go', text: 'Jobs on record' },
   { href: '/workshop', kind: 'go', text: 'Workshop' },
+  { href: '/workshop/house-rules', kind: 'go', text: 'House rules' },
+  { href: '/same-feel', kind: 'do', text: 'Same feel on another frame' },
+  { href: '/strings/import', kind: 'do', text: 'Bring strings in from a table' },
 ];
 
 interface PaletteProps {

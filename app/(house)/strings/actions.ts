@@ -1,10 +1,11 @@
 'use server';
 
 import { z } from 'zod';
-import { answerTo, misread } from '@/app/answers';
+import { answerTo, misread, refused } from '@/app/answers';
 import { openWorkshop } from '@/db/workshop';
+import { readStringTable } from '@/formats/string-table';
 import type { FormAnswer } from '@/ui/form/result';
-import { stringEntrySchema, type StringEntry } from './string-entry';
+import { stringEntrySchema, type StringEntry } from '@/core/string-facts';
 
 const id = z.uuid();
 
@@ -39,4 +40,19 @@ export async function removeString(stringId: string): Promise<void> {
 export async function restoreString(stringId: string): Promise<void> {
   const { strings } = await openWorkshop();
   await strings.setRemoved(id.parse(stringId), false);
+}
+
+const tableText = z.string().max(2_000_000);
+
+/** Brings a table of strings in, all of it or nothing; sent twice it changes nothing more. */
+export async function importStrings(text: string): Promise<FormAnswer> {
+  const rows = readStringTable(tableText.parse(text));
+  const sound = rows.flatMap((row) => (row.ok ? [row.string] : []));
+  if (sound.length < rows.length)
+    return refused('A row of the table is not right yet, so nothing was brought in.');
+  const { together } = await openWorkshop();
+  await together(async ({ strings }) => {
+    for (const string of sound) await strings.bring(string);
+  });
+  return { ok: true, go: '/strings' };
 }

@@ -1,4 +1,5 @@
 import type { Metadata } from 'next';
+import Link from 'next/link';
 import { searchText } from '@/app/search-text';
 import { formatMoney } from '@/core/money';
 import { formatStringLength } from '@/core/units';
@@ -17,8 +18,16 @@ export default async function StringsPage({ searchParams }: PageProps<'/strings'
       searchLabel="Find by name"
       add={{ href: '/strings/new', text: 'Add a string' }}
     >
+      <p className="mb-4 flex gap-6">
+        <Link href="/strings/import" className="underline">
+          Bring in from a table
+        </Link>
+        <a href="/strings/table" download className="underline">
+          Save all as a table
+        </a>
+      </p>
       <Table
-        head={['String', 'Sport', 'Family', 'Thicknesses (mm)', 'Set', 'Price of a set']}
+        head={['String', 'Sport', 'Family', 'Thicknesses (mm)', 'Set', 'Price of a set', 'Not for']}
         empty={
           find ? `No string has “${find}” in its name.` : 'No strings yet. Add those on your shelf.'
         }
@@ -29,12 +38,15 @@ export default async function StringsPage({ searchParams }: PageProps<'/strings'
               {string.name}
             </RowLink>,
             string.sport,
-            string.family,
+            [string.family, string.subKind, string.shape === 'round' ? '' : string.shape]
+              .filter(Boolean)
+              .join(', '),
             <span key="gauges" className="figure text-lg">
               {string.gaugesMm.map((mm) => mm.toFixed(2)).join('  ')}
             </span>,
             formatStringLength(string.setMm, workshop.lengthSystem),
             formatMoney(string.setPriceMinor, workshop.currency),
+            string.notFor.join(', '),
           ],
         }))}
       />

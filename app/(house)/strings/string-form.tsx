@@ -1,7 +1,9 @@
 'use client';
 
 import { useWatch } from 'react-hook-form';
-import { FAMILIES, stretchUnderPull } from '@/core/family';
+import { familyHours } from '@/core/advice/character';
+import { notForSchema } from '@/core/advice/shelf';
+import { FAMILIES, SHAPES, stretchUnderPull } from '@/core/family';
 import { formatGauge, parseGauge } from '@/core/gauge';
 import { parseLength } from '@/core/notation';
 import { SPORTS, type Sport } from '@/core/sport';
@@ -12,7 +14,7 @@ import { FormFoot } from '@/ui/form/form-foot';
 import { KeptForm } from '@/ui/form/kept-form';
 import type { FormAnswer } from '@/ui/form/result';
 import { useKeptForm } from '@/ui/form/use-kept-form';
-import { stringEntrySchema, type StringEntry } from './string-entry';
+import { stringEntrySchema, type StringEntry } from '@/core/string-facts';
 
 interface StringFormProps {
   readonly name: string;
@@ -21,6 +23,8 @@ interface StringFormProps {
   readonly action: string;
   readonly currency: string;
 }
+
+const words = (values: readonly string[]) => values.map((value) => ({ value, text: value }));
 
 const gaugeHint = (text: string, sport: Sport): string =>
   text
@@ -41,10 +45,13 @@ function setHint(text: string): string {
 export function StringForm({ name, initial, save, action, currency }: StringFormProps) {
   const form = useKeptForm<StringEntry>({ name, schema: stringEntrySchema, initial, save });
   const { control } = form;
-  const [gauges, sport, set, family] = useWatch({
+  const [gauges, typedSport, set, typedFamily] = useWatch({
     control,
     name: ['gauges', 'sport', 'set', 'family'],
   });
+  const sport = SPORTS.find((each) => each === typedSport) ?? 'tennis';
+  const family = FAMILIES.find((each) => each === typedFamily) ?? 'synthetic gut';
+  const [least, most] = familyHours(family, sport);
   return (
     <KeptForm form={form} className="grid max-w-2xl grid-cols-2 gap-4">
       <TextField className="col-span-2" label="String" {...form.field('name')} />
@@ -53,14 +60,27 @@ export function StringForm({ name, initial, save, action, currency }: StringForm
         name="sport"
         label="Sport"
         className="col-span-2"
-        options={SPORTS.map((value) => ({ value, text: value }))}
+        options={words(SPORTS)}
       />
       <ChoiceField
         control={form.control}
         name="family"
         label="Family"
         className="col-span-2"
-        options={FAMILIES.map((value) => ({ value, text: value }))}
+        options={words(FAMILIES)}
+      />
+      <TextField
+        label="Kind"
+        hint="Within its family: polyester, wound nylon, serosa …"
+        {...form.field('subKind')}
+      />
+      <TextField label="Colour" {...form.field('colour')} />
+      <ChoiceField
+        control={form.control}
+        name="shape"
+        label="Shape"
+        className="col-span-2"
+        options={words(SHAPES)}
       />
       <TextField
         figure
@@ -71,13 +91,39 @@ export function StringForm({ name, initial, save, action, currency }: StringForm
       />
       <TextField figure label="Length of a set" hint={setHint(set)} {...form.field('set')} />
       <TextField figure label={`Price of a set (${currency})`} {...form.field('price')} />
+      <TextField figure label="Length of a reel" placeholder="200 m" {...form.field('reel')} />
+      <TextField figure label={`Price of a reel (${currency})`} {...form.field('reelPrice')} />
       <TextField
         figure
-        className="col-span-2 sm:col-span-1"
+        label="A metre weighs (g)"
+        hint="Where the maker says so, or ten metres on a scale."
+        {...form.field('mass')}
+      />
+      <TextField
+        figure
+        label="Good for (hours of play)"
+        placeholder={`${least} to ${most}`}
+        hint={`Empty: ${least} to ${most} h, usual for ${family}.`}
+        {...form.field('life')}
+      />
+      <TextField
+        figure
+        label="Tension left after ten hours (%)"
+        hint="Measured on your own beds; empty when nobody has."
+        {...form.field('holding')}
+      />
+      <TextField
+        figure
         label="Stretch under pull (%)"
         placeholder={percent(stretchUnderPull(family, sport))}
         hint={`Empty: ${percent(stretchUnderPull(family, sport))} %, usual for ${family}, from memory.`}
         {...form.field('stretch')}
+      />
+      <TextField
+        className="col-span-2"
+        label="Who may not want it"
+        hint={`Divided by commas: ${notForSchema.options.join(', ')}.`}
+        {...form.field('notFor')}
       />
       <NoteField className="col-span-2" label="Notes" {...form.field('notes')} />
       <div className="col-span-2">

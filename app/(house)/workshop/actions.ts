@@ -4,6 +4,7 @@ import { z } from 'zod';
 import { answerTo, misread } from '@/app/answers';
 import { openWorkshop } from '@/db/workshop';
 import type { FormAnswer } from '@/ui/form/result';
+import { houseEntrySchema, type HouseEntry } from './house-rules/house-entry';
 import { machineSchema, type MachineEntry } from './machine-entry';
 import { workshopSchema, type WorkshopEntry } from './workshop-entry';
 
@@ -12,6 +13,13 @@ export async function saveWorkshop(version: number, entry: WorkshopEntry): Promi
   if (!read.success) return misread(read.error);
   const { changeWorkshop } = await openWorkshop();
   return answerTo(await changeWorkshop(version, read.data), 'workshop');
+}
+
+export async function saveHouseRules(version: number, entry: HouseEntry): Promise<FormAnswer> {
+  const { workshop, changeWorkshop } = await openWorkshop();
+  const read = houseEntrySchema(workshop.tensionUnit).safeParse(entry);
+  if (!read.success) return misread(read.error);
+  return answerTo(await changeWorkshop(version, { houseRules: read.data }), 'workshop');
 }
 
 const id = z.uuid();

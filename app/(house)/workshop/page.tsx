@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { Metadata } from 'next';
+import Link from 'next/link';
 import { roundTo } from '@/core/units';
 import { openWorkshop } from '@/db/workshop';
 import { RemoveButton } from '@/ui/remove-button';
@@ -15,7 +16,12 @@ export default async function WorkshopPage() {
   const known = await machines.all();
   return (
     <main className="px-6 py-6">
-      <h1 className="figure mb-4 text-4xl">Workshop</h1>
+      <div className="mb-4 flex flex-wrap items-baseline gap-x-6">
+        <h1 className="figure text-4xl">Workshop</h1>
+        <Link href="/workshop/house-rules" className="underline">
+          House rules
+        </Link>
+      </div>
       <WorkshopForm
         key={workshop.version}
         name={`workshop ${workshop.version}`}

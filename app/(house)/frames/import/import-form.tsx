@@ -1,10 +1,10 @@
 'use client';
 
-import clsx from 'clsx';
 import { useRouter } from 'next/navigation';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { readFrameFile, type FileEntry } from '@/formats/frame-file';
 import { NoteField } from '@/ui/form/field';
+import { FileDrop } from '@/ui/form/file-drop';
 import { useAwake } from '@/ui/use-awake';
 import type { ImportAnswer } from '../actions';
 
@@ -37,15 +37,13 @@ export function ImportForm({ bring }: ImportFormProps) {
   const awake = useAwake();
   const [sources, setSources] = useState<readonly Source[]>([]);
   const [pasted, setPasted] = useState('');
-  const [over, setOver] = useState(false);
   const [notice, setNotice] = useState<string>();
   const [busy, setBusy] = useState(false);
-  const picker = useRef<HTMLInputElement>(null);
   const sound = sources.flatMap(({ entries }) => entries).filter(({ ok }) => ok).length;
 
-  const add = async (files: Iterable<File>) => {
+  const add = async (files: readonly File[]) => {
     const read = await Promise.all(
-      [...files].map(async (file) => sourceOf(file.name, await file.text())),
+      files.map(async (file) => sourceOf(file.name, await file.text())),
     );
     setSources((known) => [...known, ...read]);
   };
@@ -77,44 +75,12 @@ export function ImportForm({ bring }: ImportFormProps) {
 
   return (
     <fieldset disabled={!awake} className="flex flex-col gap-5">
-      <div
-        className={clsx(
-          'border-edge flex items-center gap-6 border-2 border-dashed px-5 py-8',
-          over && 'border-ink bg-sheet',
-        )}
-        onDragOver={(event) => {
-          event.preventDefault();
-          setOver(true);
-        }}
-        onDragLeave={() => setOver(false)}
-        onDrop={(event) => {
-          event.preventDefault();
-          setOver(false);
-          void add(event.dataTransfer.files);
-        }}
-      >
-        <button
-          type="button"
-          className="border-ink border px-5 py-2 font-medium"
-          onClick={() => picker.current?.click()}
-        >
-          Choose files
-        </button>
-        <span className="label">or drop them here</span>
-        <input
-          ref={picker}
-          type="file"
-          multiple
-          accept=".json,application/json"
-          aria-label="Files of frames"
-          className="sr-only"
-          tabIndex={-1}
-          onChange={(event) => {
-            void add(event.target.files ?? []);
-            event.target.value = '';
-          }}
-        />
-      </div>
+      <FileDrop
+        label="Files of frames"
+        accept=".json,application/json"
+        multiple
+        onFiles={(files) => void add(files)}
+      />
       <NoteField
         label="Or paste the text"
         rows={4}

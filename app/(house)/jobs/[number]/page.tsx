@@ -1,6 +1,7 @@
 import Link from 'next/link';
 import { notFound } from 'next/navigation';
 import { routeNumber } from '@/app/route-id';
+import { differenceWords } from '@/core/advice/words';
 import { studyFrame } from '@/core/bed';
 import { formatGauge } from '@/core/gauge';
 import { formatMoney } from '@/core/money';
@@ -109,6 +110,21 @@ export default async function JobPage({ params }: PageProps<'/jobs/[number]'>) {
             {frame.pattern.mains} × {frame.pattern.crosses}, {METHOD_WORDS[plan.method]}, cut from{' '}
             {plan.cutFrom}
           </Fact>
+          {record.advice && (
+            <Fact
+              name="Advice"
+              note={
+                differenceWords(setup, record.advice.advised)
+                  ? `pulled ${differenceWords(setup, record.advice.advised)}`
+                  : 'pulled as advised'
+              }
+            >
+              {formatTicket({ ...record.advice.advised, unit: setup.unit })} ·{' '}
+              <Link href={`/why/${ticket.number}`} className="underline">
+                words for the client
+              </Link>
+            </Fact>
+          )}
           <Fact name="They asked for">{ticket.wish || '–'}</Fact>
           <Fact name="Condition">{ticket.condition || '–'}</Fact>
           <Fact name="Remarks">{record.remarks || '–'}</Fact>

@@ -3,12 +3,14 @@ import { notFound } from 'next/navigation';
 import { routeId } from '@/app/route-id';
 import { formatDay, formatWall, wallTime } from '@/core/promise';
 import { openWorkshop } from '@/db/workshop';
+import { HistoryChart } from '@/ui/history-chart';
 import { RowLink, Table } from '@/ui/list-page';
 import { TicketFigure } from '@/ui/ticket-figure';
 import { RemoveButton } from '@/ui/remove-button';
 import { RemovedNotice } from '@/ui/removed-notice';
 import { changeRacket, removeRacket, restoreRacket } from '../actions';
 import { RacketForm } from '../racket-form';
+import { strungBefore } from '../strung-before';
 
 export default async function RacketPage({ params }: PageProps<'/rackets/[id]'>) {
   const id = routeId((await params).id);
@@ -64,7 +66,17 @@ export default async function RacketPage({ params }: PageProps<'/rackets/[id]'>)
           <Link href={`/take-in?racket=${id}`} className="underline">
             Take it in
           </Link>
+          {racket.frameId && (
+            <Link href={`/same-feel?racket=${id}`} className="underline">
+              Same feel on another racket
+            </Link>
+          )}
         </div>
+        <HistoryChart
+          jobs={strungBefore(history, workshop.timeZone)}
+          unit={latest?.record?.setup.unit ?? workshop.tensionUnit}
+          className="mb-3"
+        />
         <Table
           head={['Ticket', 'Strung', 'Tension', 'Mains', 'Crosses', 'Remarks']}
           empty="Nothing yet."

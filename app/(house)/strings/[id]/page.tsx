@@ -4,7 +4,7 @@ import { openWorkshop } from '@/db/workshop';
 import { RemoveButton } from '@/ui/remove-button';
 import { RemovedNotice } from '@/ui/removed-notice';
 import { changeString, removeString, restoreString } from '../actions';
-import { stringEntryOf } from '../string-entry';
+import { stringEntryOf } from '@/core/string-facts';
 import { StringForm } from '../string-form';
 
 export default async function StringPage({ params }: PageProps<'/strings/[id]'>) {

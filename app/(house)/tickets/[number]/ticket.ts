@@ -1,14 +1,17 @@
 import { notFound } from 'next/navigation';
 import { cache } from 'react';
 import { routeNumber } from '@/app/route-id';
+import { lastJobOf } from '@/core/advice/case';
+import type { LastJob } from '@/core/advice/rule';
 import { studyFrame, type Bed, type Study } from '@/core/bed';
+import { USUAL_HOUSE, type HouseRules } from '@/core/house-rules';
 import { learnFrom } from '@/core/learning';
 import type { CutAssumptions } from '@/core/lengths';
 import { methodProblem } from '@/core/methods';
 import type { PathChoice } from '@/core/path';
 import { planCut, type CutPlan, type Learnt } from '@/core/plan';
 import { wallTime } from '@/core/promise';
-import type { CutSourceKind } from '@/core/record';
+import { jobRecordSchema, type CutSourceKind } from '@/core/record';
 import type { TicketTension, TensionUnit } from '@/core/units';
 import type { Client } from '@/db/clients';
 import type { Frame } from '@/db/frames';
@@ -118,6 +121,19 @@ export async function plannedCut(open: OpenTicket): Promise<CutPlan | undefined>
     await learntFor(open),
   );
 }
+
+/** The job before this one on the same racket, as its record has it. */
+export async function lastJobOn({ ticket }: OpenTicket): Promise<LastJob | undefined> {
+  const { tickets } = await openWorkshop();
+  const before = (await tickets.ofRacket(ticket.racketId)).find(
+    ({ record, number }) => record && number !== ticket.number,
+  );
+  return before?.record ? lastJobOf(jobRecordSchema.parse(before.record)) : undefined;
+}
+
+/** A job keeps the house rules it was begun with, unless somebody asks for today's. */
+export const houseOf = ({ ticket, workshop }: OpenTicket, todays: boolean): HouseRules =>
+  (todays ? undefined : ticket.advice?.house) ?? workshop.houseRules ?? USUAL_HOUSE;
 
 /** Two strings, or two thicknesses of one: two pieces from two sets. */
 export const isHybrid = ({ mains, crosses }: Setup): boolean =>

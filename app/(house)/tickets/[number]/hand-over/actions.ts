@@ -20,6 +20,7 @@ function recordOf(
   const strung = ({ string, gaugeMm, supplied }: typeof setup.mains) => ({
     name: string.name,
     family: string.family,
+    shape: string.shape,
     gaugeMm,
     suppliedByClient: supplied,
     setMm: string.setMm,
@@ -32,6 +33,7 @@ function recordOf(
     mains: strung(setup.mains),
     crosses: strung(setup.crosses),
     tension: setup.tension,
+    advice: ticket.advice,
     choice,
     cutFrom: ticket.cutFrom,
     remnantsMm: ticket.remnantsMm ?? [],

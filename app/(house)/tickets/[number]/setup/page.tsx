@@ -1,15 +1,34 @@
+import Link from 'next/link';
+import { strungBefore } from '@/app/(house)/rackets/strung-before';
+import { USUAL_HOUSE } from '@/core/house-rules';
+import { SILENT, type Talk } from '@/core/talk';
 import { formatTicket, formatTicketConverted } from '@/core/units';
 import { openWorkshop } from '@/db/workshop';
 import { Fact, Facts } from '@/ui/facts';
-import { openTicket, type Setup } from '../ticket';
+import { houseOf, lastJobOn, openTicket, type OpenTicket } from '../ticket';
 import { Waits } from '../waits';
 import { saveSetup } from './actions';
 import type { SetupEntry } from './setup-entry';
 import { SetupForm } from './setup-form';
+import { talkEntryOf } from './talk-entry';
 
-function entryOf(setup: Setup | undefined): SetupEntry {
+/** What was said at this ticket, else what the client and the racket are remembered by. */
+async function talkOn({ ticket, client }: OpenTicket): Promise<Talk> {
+  if (ticket.advice) return ticket.advice.talk;
+  const { rackets } = await openWorkshop();
+  const racket = await rackets.get(ticket.racketId);
+  return { ...(client.talk ?? SILENT), racket: racket?.build ?? SILENT.racket };
+}
+
+function entryOf({ ticket, setup }: OpenTicket, talk: Talk): SetupEntry {
+  const base = {
+    talk: talkEntryOf(talk),
+    switched: { ...ticket.advice?.switched },
+    todaysRules: false,
+  };
   if (!setup)
     return {
+      ...base,
       mainStringId: '',
       mainGauge: '',
       mainSupplied: false,
@@ -20,7 +39,10 @@ function entryOf(setup: Setup | undefined): SetupEntry {
       tension: '',
     };
   const { mains, crosses, tension } = setup;
+  const advised = ticket.advice?.advised;
+  const asAdvised = advised?.mainN === tension.mainN && advised.crossN === tension.crossN;
   return {
+    ...base,
     mainStringId: mains.string.id,
     mainGauge: mains.gaugeMm.toFixed(2),
     mainSupplied: mains.supplied,
@@ -28,12 +50,14 @@ function entryOf(setup: Setup | undefined): SetupEntry {
     crossStringId: crosses.string.id,
     crossGauge: crosses.gaugeMm.toFixed(2),
     crossSupplied: crosses.supplied,
-    tension: formatTicket(tension),
+    // What follows the advice goes on following it.
+    tension: asAdvised ? '' : formatTicket(tension),
   };
 }
 
 export default async function SetupStation({ params }: PageProps<'/tickets/[number]/setup'>) {
-  const { ticket, frame, study, setup, unit } = await openTicket((await params).number);
+  const open = await openTicket((await params).number);
+  const { ticket, frame, study, setup, unit, workshop } = open;
   if (!frame || !study?.bed) return <Waits number={ticket.number} path="frame" what="the frame" />;
   if (ticket.closedAt && setup)
     return (
@@ -49,22 +73,33 @@ export default async function SetupStation({ params }: PageProps<'/tickets/[numb
         </Fact>
       </Facts>
     );
-  const { strings } = await openWorkshop();
+  const { strings, tickets } = await openWorkshop();
+  const history = await tickets.ofRacket(ticket.racketId);
   return (
-    <SetupForm
-      key={ticket.version}
-      name={`ticket ${ticket.id} ${ticket.version} setup`}
-      number={ticket.number}
-      initial={entryOf(setup)}
-      strings={(await strings.find('', frame.sport)).map(({ id, name, family, gaugesMm }) => ({
-        id,
-        name,
-        family,
-        gaugesMm,
-      }))}
-      spec={frame.spec}
-      unit={unit}
-      save={saveSetup.bind(null, ticket.number, ticket.version)}
-    />
+    <>
+      {ticket.advice && (
+        <p className="mb-3 text-sm">
+          <Link href={`/why/${ticket.number}`} className="underline">
+            Words for the client
+          </Link>
+        </p>
+      )}
+      <SetupForm
+        key={ticket.version}
+        name={`ticket ${ticket.id} ${ticket.version} setup`}
+        number={ticket.number}
+        initial={entryOf(open, await talkOn(open))}
+        strings={await strings.find('', frame.sport)}
+        bed={{ spec: frame.spec, areaMm2: study.bed.areaMm2 }}
+        unit={unit}
+        wish={ticket.wish}
+        record={await lastJobOn(open)}
+        history={strungBefore(history, workshop.timeZone)}
+        house={{ kept: houseOf(open, false), todays: workshop.houseRules ?? USUAL_HOUSE }}
+        labourMinor={workshop.labourMinor}
+        currency={workshop.currency}
+        save={saveSetup.bind(null, ticket.number, ticket.version)}
+      />
+    </>
   );
 }

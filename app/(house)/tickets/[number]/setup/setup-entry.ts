@@ -2,15 +2,38 @@ import { z } from 'zod';
 import { parseGauge } from '@/core/gauge';
 import { parseTicketTension } from '@/core/notation';
 import type { Sport } from '@/core/sport';
-import type { TensionUnit } from '@/core/units';
-import type { SetupFacts } from '@/db/tickets';
+import type { Talk } from '@/core/talk';
+import type { TensionUnit, TicketTension } from '@/core/units';
+import { talkEntrySchema } from './talk-entry';
 
 const chosen = (what: string) => z.uuid(`Choose the string for the ${what}.`);
 
-/** String, thickness and pull as they are typed on a ticket. */
+interface ReadString {
+  readonly id: string;
+  readonly gaugeMm: number;
+  readonly supplied: boolean;
+}
+
+/** A setup as it was read: two strings, and a pull where somebody typed one. */
+export interface ReadSetup {
+  readonly talk: Talk;
+  readonly switched: Readonly<Record<string, boolean>>;
+  readonly todaysRules: boolean;
+  readonly mains: ReadString;
+  readonly crosses: ReadString;
+  /** Null goes by the advice. */
+  readonly tension: TicketTension | null;
+}
+
+/** Talk, strings, thickness and pull as they are typed. */
 export const setupSchema = (sport: Sport, unit: TensionUnit) =>
   z
     .object({
+      talk: talkEntrySchema(sport, unit),
+      /** Steps of the staircase switched by hand. */
+      switched: z.record(z.string().max(60), z.boolean()),
+      /** The house rules of today instead of those the job was begun with. */
+      todaysRules: z.boolean(),
       mainStringId: chosen('mains'),
       mainGauge: z.string(),
       mainSupplied: z.boolean(),
@@ -20,7 +43,7 @@ export const setupSchema = (sport: Sport, unit: TensionUnit) =>
       crossSupplied: z.boolean(),
       tension: z.string(),
     })
-    .transform((entry, context): SetupFacts => {
+    .transform((entry, context): ReadSetup => {
       const add = (path: string, message: string) =>
         context.addIssue({ code: 'custom', path: [path], message });
       if (entry.hybrid && !z.uuid().safeParse(entry.crossStringId).success)
@@ -29,18 +52,27 @@ export const setupSchema = (sport: Sport, unit: TensionUnit) =>
       if (!mainGauge.ok) add('mainGauge', mainGauge.problem);
       const crossGauge = entry.hybrid ? parseGauge(entry.crossGauge, sport) : mainGauge;
       if (entry.hybrid && !crossGauge.ok) add('crossGauge', crossGauge.problem);
+      const typed = entry.tension.trim() !== '';
       const tension = parseTicketTension(entry.tension, sport, unit);
-      if (!tension.ok) add('tension', tension.problem);
+      if (typed && !tension.ok) add('tension', tension.problem);
+      const mains = {
+        id: entry.mainStringId,
+        gaugeMm: mainGauge.ok ? mainGauge.value : 0,
+        supplied: entry.mainSupplied,
+      };
       return {
-        mainStringId: entry.mainStringId,
-        mainGaugeMm: mainGauge.ok ? mainGauge.value : null,
-        mainSupplied: entry.mainSupplied,
-        crossStringId: entry.hybrid ? entry.crossStringId : entry.mainStringId,
-        crossGaugeMm: crossGauge.ok ? crossGauge.value : null,
-        crossSupplied: entry.hybrid ? entry.crossSupplied : entry.mainSupplied,
-        mainN: tension.ok ? tension.value.mainN : null,
-        crossN: tension.ok ? tension.value.crossN : null,
-        tensionUnit: tension.ok ? tension.value.unit : null,
+        talk: entry.talk,
+        switched: entry.switched,
+        todaysRules: entry.todaysRules,
+        mains,
+        crosses: entry.hybrid
+          ? {
+              id: entry.crossStringId,
+              gaugeMm: crossGauge.ok ? crossGauge.value : 0,
+              supplied: entry.crossSupplied,
+            }
+          : mains,
+        tension: tension.ok ? tension.value : null,
       };
     });
 

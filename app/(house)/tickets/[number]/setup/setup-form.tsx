@@ -1,206 +1,238 @@
 'use client';
 
+import clsx from 'clsx';
 import Link from 'next/link';
-import { useMemo } from 'react';
+import { useMemo, useRef, useState } from 'react';
 import { useWatch } from 'react-hook-form';
-import type { Family } from '@/core/family';
+import { advise, type Proposal } from '@/core/advice/advise';
+import { caseOf } from '@/core/advice/case';
+import { strungFrom } from '@/core/advice/record';
+import type { LastJob } from '@/core/advice/rule';
+import type { ShelfString } from '@/core/advice/shelf';
+import { climb } from '@/core/advice/staircase';
 import type { FrameSpec } from '@/core/frame';
-import { formatGauge, parseGauge } from '@/core/gauge';
+import { parseGauge } from '@/core/gauge';
+import type { HouseRules } from '@/core/house-rules';
 import { parseTicketTension } from '@/core/notation';
-import { knotPull, startingPoint, tensionCautions } from '@/core/tension';
-import { formatTension, formatTicket, formatTicketConverted, type TensionUnit } from '@/core/units';
+import { SILENT, talkWords } from '@/core/talk';
+import { tensionCautions } from '@/core/tension';
+import type { TensionUnit } from '@/core/units';
 import { Cautions } from '@/ui/cautions';
+import { HistoryChart, type StrungBefore } from '@/ui/history-chart';
 import { TickField } from '@/ui/form/bound';
-import { TextField } from '@/ui/form/field';
 import { FormFoot } from '@/ui/form/form-foot';
 import { KeptForm } from '@/ui/form/kept-form';
-import { ListPicker } from '@/ui/form/list-picker';
 import type { FormAnswer } from '@/ui/form/result';
 import { useKeptForm } from '@/ui/form/use-kept-form';
+import { Figures } from './figures';
+import { SetupChoices } from './setup-choices';
 import { setupSchema, type SetupEntry } from './setup-entry';
-import { StartingSteps } from './starting-steps';
-
-export interface OfferedString {
-  readonly id: string;
-  readonly name: string;
-  readonly family: Family;
-  readonly gaugesMm: readonly number[];
-}
+import { StaircaseView } from './staircase-view';
+import { StringsFields } from './strings-fields';
+import { talkEntrySchema } from './talk-entry';
+import { TalkPanel } from './talk-panel';
 
 interface SetupFormProps {
   readonly name: string;
   readonly number: number;
   readonly initial: SetupEntry;
-  readonly strings: readonly OfferedString[];
-  readonly spec: FrameSpec;
+  readonly strings: readonly ShelfString[];
+  readonly bed: { readonly spec: FrameSpec; readonly areaMm2: number };
   readonly unit: TensionUnit;
+  readonly wish: string;
+  readonly record: LastJob | undefined;
+  readonly history: readonly StrungBefore[];
+  readonly house: { readonly kept: HouseRules; readonly todays: HouseRules };
+  readonly labourMinor: number;
+  readonly currency: string;
   readonly save: (entry: SetupEntry) => Promise<FormAnswer>;
 }
 
-function gaugeHint(
-  text: string,
-  string: OfferedString | undefined,
-  sport: FrameSpec['sport'],
-): string {
-  const gauge = parseGauge(text, sport);
-  const sold = string ? `sold in ${string.gaugesMm.map((mm) => mm.toFixed(2)).join(', ')} mm` : '';
-  if (!gauge.ok) return sold;
-  const stocked = string?.gaugesMm.some((mm) => Math.abs(mm - gauge.value) < 0.005) ?? true;
-  return `${formatGauge(gauge.value)}${stocked ? '' : ` · ${sold}`}`;
-}
-
-export function SetupForm({ name, number, initial, strings, spec, unit, save }: SetupFormProps) {
+/** The judgement that clients pay for: the talk, why the figures are what they are, and what to choose from. */
+export function SetupForm({
+  name,
+  number,
+  initial,
+  strings,
+  bed,
+  unit,
+  wish,
+  record,
+  history,
+  house,
+  labourMinor,
+  currency,
+  save,
+}: SetupFormProps) {
+  const { spec } = bed;
   const { sport } = spec;
   const schema = useMemo(() => setupSchema(sport, unit), [sport, unit]);
+  const talkSchema = useMemo(() => talkEntrySchema(sport, unit), [sport, unit]);
   const form = useKeptForm<SetupEntry>({ name, schema, initial, save });
-  const { register, control, setValue, formState } = form;
+  const { control, setValue } = form;
   const entry = useWatch({ control }) as SetupEntry;
-  const problem = (field: keyof SetupEntry) => formState.errors[field]?.message;
+  const [taken, setTaken] = useState<string>();
+  const foot = useRef<HTMLDivElement>(null);
 
-  const mains = strings.find(({ id }) => id === entry.mainStringId);
-  const crosses = entry.hybrid ? strings.find(({ id }) => id === entry.crossStringId) : mains;
-  // Before a string is chosen the start is that of a soft one, and says so.
-  const mainFamily = mains?.family ?? 'multifilament';
-  const start = startingPoint(spec, mainFamily, crosses?.family ?? mainFamily, unit);
-  const typed = parseTicketTension(entry.tension, sport, unit);
-  const cautions =
-    typed.ok && mains
-      ? tensionCautions(spec, typed.value, mains.family, crosses?.family ?? mains.family)
-      : [];
-  const options = strings.map(({ id, name: text, family }) => ({ id, text, detail: family }));
-  const choose =
-    (field: 'mainStringId' | 'crossStringId', gauge: 'mainGauge' | 'crossGauge') =>
-    (id: string) => {
-      setValue(field, id, { shouldDirty: true, shouldValidate: formState.isSubmitted });
-      const string = strings.find((each) => each.id === id);
-      const known = string?.gaugesMm.map((mm) => mm.toFixed(2)) ?? [];
-      if (string && !known.includes(entry[gauge]))
-        setValue(gauge, known[Math.floor((known.length - 1) / 2)] ?? '');
-    };
+  // A figure that cannot be read yet leaves the talk as it was a moment ago.
+  const readTalk = talkSchema.safeParse(entry.talk);
+  const [lastTalk, setLastTalk] = useState(readTalk.data ?? SILENT);
+  const talk = readTalk.data ?? lastTalk;
+  if (readTalk.success && JSON.stringify(readTalk.data) !== JSON.stringify(lastTalk))
+    setLastTalk(readTalk.data);
+  const words = talkWords(talk, sport);
+  const [asking, setAsking] = useState(words === '');
+
+  const rules = entry.todaysRules ? house.todays : house.kept;
+  const about = caseOf({ bed, talk, house: rules, record });
+  const { switched } = entry;
+  const { proposals, conflicts, tells } = advise(about, {
+    shelf: strings,
+    labourMinor,
+    unit,
+    switched,
+  });
+
+  const chosen = (id: string, gauge: string) => {
+    const string = strings.find((each) => each.id === id);
+    const thickness = parseGauge(gauge, sport);
+    return string && thickness.ok ? { string, gaugeMm: thickness.value } : undefined;
+  };
+  const mains = chosen(entry.mainStringId, entry.mainGauge);
+  const crosses = entry.hybrid ? chosen(entry.crossStringId, entry.crossGauge) : mains;
+  const strung = mains && crosses ? strungFrom({ mains, crosses }) : proposals[0]?.strung;
+  const staircase = strung && climb(about, strung, unit, switched);
+  const typed =
+    entry.tension.trim() === '' ? undefined : parseTicketTension(entry.tension, sport, unit);
+  const pulled = typed === undefined ? staircase?.ticket : typed.ok ? typed.value : undefined;
+
+  const take = ({ kind, offers }: Proposal) => {
+    const [forMains, forCrosses] = [offers.mains[0], offers.crosses[0]];
+    if (!forMains || !forCrosses) return;
+    const hybrid =
+      forMains.string.id !== forCrosses.string.id || forMains.gaugeMm !== forCrosses.gaugeMm;
+    const facts = {
+      mainStringId: forMains.string.id,
+      mainGauge: forMains.gaugeMm.toFixed(2),
+      hybrid,
+      crossStringId: hybrid ? forCrosses.string.id : '',
+      crossGauge: hybrid ? forCrosses.gaugeMm.toFixed(2) : '',
+      tension: '',
+    } as const;
+    for (const field of Object.keys(facts) as (keyof typeof facts)[])
+      setValue(field, facts[field], { shouldDirty: true });
+    setTaken(kind.name);
+    setAsking(false);
+    foot.current?.querySelector<HTMLButtonElement>('button[type=submit]')?.focus();
+  };
+  const close = (open: boolean) => setAsking(open);
+  const rulesDiffer = JSON.stringify(house.kept) !== JSON.stringify(house.todays);
 
   return (
-    <KeptForm form={form} className="grid gap-10 lg:grid-cols-[1.2fr_1fr]">
-      <div className="grid content-start gap-5 sm:grid-cols-[1fr_9rem]">
-        <ListPicker
-          label="String for the mains"
-          autoFocus={!initial.mainStringId}
-          options={options}
-          value={entry.mainStringId}
-          onChange={choose('mainStringId', 'mainGauge')}
-          problem={problem('mainStringId')}
-          hint={
-            <>
-              {mains?.family ?? 'A few letters of its name or family.'}{' '}
-              <Link href={`/strings/new?ticket=${number}`} className="underline">
-                Not in the library?
-              </Link>
-            </>
-          }
+    <KeptForm form={form} className="flex flex-col gap-6">
+      {staircase && (
+        <Figures
+          form={form}
+          advised={staircase.ticket}
+          typed={typed}
+          last={about.last}
+          house={rules}
         />
-        <TextField
-          figure
-          label="Thickness"
-          hint={gaugeHint(entry.mainGauge, mains, sport)}
-          {...form.field('mainGauge')}
-        />
-        <div className="flex flex-wrap gap-x-8 gap-y-2 sm:col-span-2">
-          <TickField control={form.control} name="mainSupplied" label="The client brought it" />
-          <TickField control={form.control} name="hybrid" label="Another string in the crosses" />
-        </div>
-        {entry.hybrid && (
-          <>
-            <ListPicker
-              label="String for the crosses"
-              options={options}
-              value={entry.crossStringId}
-              onChange={choose('crossStringId', 'crossGauge')}
-              problem={problem('crossStringId')}
-              hint={crosses?.family ?? 'A few letters of its name or family.'}
-            />
-            <TextField
-              figure
-              label="Thickness"
-              hint={gaugeHint(entry.crossGauge, crosses, sport)}
-              {...form.field('crossGauge')}
-            />
-            <TickField
-              control={form.control}
-              name="crossSupplied"
-              className="sm:col-span-2"
-              label="The client brought the cross string"
-            />
-          </>
+      )}
+      <div
+        className={clsx(
+          'grid items-start gap-x-8 gap-y-6',
+          asking
+            ? 'lg:grid-cols-[21rem_1fr] xl:grid-cols-[21rem_1fr_19rem]'
+            : 'lg:grid-cols-[14rem_1fr] xl:grid-cols-[14rem_1fr_22rem]',
         )}
-        <div className="sm:col-span-2">
-          <label className="label block" htmlFor="tension">
-            Tension, mains/crosses
-          </label>
-          <input
-            id="tension"
-            autoComplete="off"
-            placeholder={formatTicket(start.ticket)}
-            aria-invalid={problem('tension') !== undefined}
-            aria-describedby="tension-understood"
-            className="figure border-edge bg-sheet placeholder:text-soft/60 aria-invalid:border-warn w-full border-0 border-b-2 px-2 text-6xl leading-tight"
-            {...register('tension')}
-          />
-          <p
-            id="tension-understood"
-            className="mt-1 min-h-6"
-            role={problem('tension') ? 'alert' : undefined}
-          >
-            {typed.ok ? (
-              <span>
-                {formatTicket(typed.value)}{' '}
-                <span className="text-soft">· {formatTicketConverted(typed.value)}</span>
-              </span>
-            ) : (
-              <span className="text-warn text-sm font-medium">{problem('tension')}</span>
-            )}
-          </p>
-          {typed.ok && (
-            <p className="label">
-              Knot pulls, 10 % up: mains{' '}
-              {formatTension(knotPull(typed.value.mainN, typed.value.unit), typed.value.unit)},
-              crosses{' '}
-              {formatTension(knotPull(typed.value.crossN, typed.value.unit), typed.value.unit)}.
-            </p>
+      >
+        <TalkPanel
+          form={form}
+          sport={sport}
+          words={words}
+          open={asking}
+          onOpen={close}
+          lastIsKnown={record !== undefined}
+          wish={wish}
+          armSaid={talk.arm === 'now' || talk.arm === 'before'}
+        />
+        <section aria-label="Why these figures" className="min-w-0">
+          <h2 className="figure text-2xl">Why these figures</h2>
+          {conflicts.length > 0 && (
+            <ul aria-label="Conflicts" className="mb-2 flex flex-col gap-1">
+              {conflicts.map(({ id, sentence, decidedBy }) => (
+                <li key={id} className="border-ink border-l-2 pl-3 text-sm">
+                  {sentence} <span className="label">Decided by: {decidedBy}.</span>
+                </li>
+              ))}
+            </ul>
           )}
-        </div>
-        <div className="sm:col-span-2">
-          <Cautions cautions={cautions} />
-          <FormFoot form={form} action="Save and go to the cut" />
-        </div>
+          {staircase && (
+            <StaircaseView
+              staircase={staircase}
+              unit={unit}
+              onSwitch={(id, on) =>
+                setValue('switched', { ...switched, [id]: on }, { shouldDirty: true })
+              }
+            />
+          )}
+          {!mains && strung && (
+            <p className="label">For the first setup, until strings are chosen.</p>
+          )}
+          {tells.length > 0 && (
+            <ul aria-label="Worth knowing" className="mt-2 text-sm">
+              {tells.map(({ id, title, why }) => (
+                <li key={id}>
+                  <span className="font-medium">{title}.</span> {why}
+                </li>
+              ))}
+            </ul>
+          )}
+          {rulesDiffer && (
+            <div className="mt-2">
+              <p className="label">
+                This job keeps the house rules it was begun with; they were changed since.
+              </p>
+              <TickField
+                control={control}
+                name="todaysRules"
+                label="Use the house rules of today"
+              />
+            </div>
+          )}
+          {history.length > 0 && <HistoryChart jobs={history} unit={unit} className="mt-4" />}
+          <p className="mt-2 flex flex-wrap gap-x-5 text-sm">
+            <Link href={`/same-feel?ticket=${number}`} className="underline">
+              Same feel on another racket
+            </Link>
+            <Link href="/workshop/house-rules" className="underline">
+              House rules
+            </Link>
+          </p>
+        </section>
+        <SetupChoices
+          proposals={proposals}
+          taken={taken}
+          currency={currency}
+          knownBefore={Boolean(about.last?.strung)}
+          onTake={take}
+        />
       </div>
-      <section aria-labelledby="start">
-        <h2 id="start" className="figure text-2xl">
-          Where to start
-        </h2>
-        <StartingSteps start={start} unit={unit} />
-        <p className="mt-4 flex flex-wrap items-baseline gap-x-4">
-          <span className="figure text-5xl">{formatTicket(start.ticket)}</span>
-          <span className="label">{formatTicketConverted(start.ticket)}</span>
-          <button
-            type="button"
-            className="underline"
-            onClick={() =>
-              setValue('tension', formatTicket(start.ticket), {
-                shouldDirty: true,
-                shouldValidate: true,
-              })
+      <div className="max-w-3xl" ref={foot}>
+        <h2 className="figure mb-2 text-2xl">What it will be strung with</h2>
+        <StringsFields form={form} entry={entry} number={number} strings={strings} sport={sport} />
+        <div className="mt-4">
+          <Cautions
+            cautions={
+              pulled && strung
+                ? tensionCautions(spec, pulled, strung.mains.family, strung.crosses.family)
+                : []
             }
-          >
-            Take it
-          </button>
-        </p>
-        {!mains && (
-          <p className="mt-2">For a soft string; choose the string, and its family counts.</p>
-        )}
-        <p className="label mt-2 max-w-prose">
-          A start, not a rule: move by {unit === 'kg' ? '1 to 2 kg' : '2 to 4 lb'} at a time and
-          judge over several sessions. Half a kilogram, or a pound, is hardly felt.
-        </p>
-      </section>
+          />
+        </div>
+        <FormFoot form={form} action="Save and go to the cut" />
+      </div>
     </KeptForm>
   );
 }

@@ -1,0 +1,172 @@
+'use client';
+
+import { useState } from 'react';
+import type { Family } from '@/core/family';
+import { printedRange, type FrameSpec } from '@/core/frame';
+import { betweenMachines } from '@/core/machine';
+import { parseTicketTension } from '@/core/notation';
+import type { PullKind } from '@/core/talk';
+import { tensionCautions } from '@/core/tension';
+import {
+  formatTicket,
+  formatTicketConverted,
+  inTensionUnit,
+  roundTo,
+  roundToTicketStep,
+  type TensionUnit,
+  type TicketTension,
+} from '@/core/units';
+import { Cautions } from '@/ui/cautions';
+import { Choice } from '@/ui/form/choice';
+import { TextField } from '@/ui/form/field';
+import { ListPicker } from '@/ui/form/list-picker';
+import { useAwake } from '@/ui/use-awake';
+import { useSameFeel } from './use-same-feel';
+
+interface KnownFrame {
+  readonly id: string;
+  readonly name: string;
+  readonly spec: FrameSpec;
+}
+
+interface FeelFormProps {
+  readonly frames: readonly KnownFrame[];
+  readonly from: { readonly frameId: string; readonly tension: string; readonly family: Family };
+  readonly unit: TensionUnit;
+  readonly lockOut: { readonly share: number; readonly measured: boolean };
+}
+
+const rounded = ({ mainN, crossN }: { mainN: number; crossN: number }, unit: TensionUnit) => ({
+  mainN: roundToTicketStep(mainN, unit),
+  crossN: roundToTicketStep(crossN, unit),
+  unit,
+});
+
+/** From one frame and its tension to the tension that gives another frame a bed as stiff. */
+export function FeelForm({ frames, from, unit, lockOut }: FeelFormProps) {
+  const awake = useAwake();
+  const [fromId, setFromId] = useState(from.frameId);
+  const [toId, setToId] = useState('');
+  const [typed, setTyped] = useState(from.tension);
+  const byId = (id: string) => frames.find((frame) => frame.id === id);
+  const [before, after] = [byId(fromId), byId(toId)];
+  const sport = before?.spec.sport ?? 'tennis';
+  const tension = parseTicketTension(typed, sport, unit);
+  const known = tension.ok ? tension.value : undefined;
+  const alike = before && after && before.spec.sport === after.spec.sport;
+  const found = useSameFeel({
+    from: alike ? before.spec : undefined,
+    to: alike ? after.spec : undefined,
+    tension: known,
+  });
+  const ticket = found && known && rounded(found, known.unit);
+  const options = frames.map(({ id, name, spec }) => ({ id, text: name, detail: spec.sport }));
+  return (
+    <fieldset disabled={!awake} className="grid max-w-4xl gap-8 lg:grid-cols-2">
+      <section aria-label="From and to" className="flex flex-col gap-4">
+        <ListPicker
+          label="They like this frame"
+          options={options}
+          value={fromId}
+          onChange={setFromId}
+        />
+        <TextField
+          figure
+          label="At this tension"
+          value={typed}
+          onChange={(event) => setTyped(event.target.value)}
+          problem={typed.trim() !== '' && !tension.ok ? tension.problem : undefined}
+          hint={
+            known
+              ? `${formatTicket(known)} · ${formatTicketConverted(known)}`
+              : 'Mains/crosses, as on a ticket: 24/23 or 53x51 lb.'
+          }
+        />
+        <ListPicker
+          label="And now string this one"
+          options={options}
+          value={toId}
+          onChange={setToId}
+          problem={
+            before && after && !alike
+              ? `${after.name} is for ${after.spec.sport} and ${before.name} for ${before.spec.sport}: choose one of the same sport.`
+              : undefined
+          }
+        />
+      </section>
+      <section aria-label="The same feel" aria-live="polite">
+        <h2 className="figure text-2xl">The same stiffness of the bed</h2>
+        {ticket && found && after ? (
+          <>
+            <p className="figure text-6xl">{formatTicket(ticket)}</p>
+            <p>{formatTicketConverted(ticket)}</p>
+            <p className="label mt-2">
+              {found.stiffness.toFixed(1)} N/mm under a ball in the middle, on both. The other frame
+              needs {Math.abs(100 * (found.ratio - 1)).toFixed(1)} %{' '}
+              {found.ratio >= 1 ? 'more' : 'less'}
+              {` (${inTensionUnit(found.mainN, ticket.unit, 0.1)}/${inTensionUnit(found.crossN, ticket.unit, 0.1)} ${ticket.unit} before rounding).`}
+            </p>
+            <div className="mt-2">
+              <Cautions cautions={tensionCautions(after.spec, ticket, from.family, from.family)} />
+            </div>
+            {!printedRange(after.spec) && (
+              <p className="label">Nobody has read the range of this frame: look in its throat.</p>
+            )}
+          </>
+        ) : (
+          <p className="label">
+            {alike && known ? 'Working it out …' : 'Choose both frames and a tension.'}
+          </p>
+        )}
+        <p className="label mt-3 max-w-prose">
+          The bed as a net of strings under tension across each true outline, with the same string
+          in both. Static and for small pushes: friction, the stretch of the strings and the give of
+          the frame are left out, so take it as a start and judge over several sessions.
+        </p>
+      </section>
+      <Machines known={known} lockOut={lockOut} />
+    </fieldset>
+  );
+}
+
+/** The same figure on a machine that pulls differently. */
+function Machines({
+  known,
+  lockOut,
+}: {
+  readonly known: TicketTension | undefined;
+  readonly lockOut: FeelFormProps['lockOut'];
+}) {
+  const [kind, setKind] = useState<PullKind>('lock-out');
+  const to: PullKind = kind === 'lock-out' ? 'constant pull' : 'lock-out';
+  const move = (n: number) => betweenMachines(n, kind, to, { lockOutShare: lockOut.share });
+  const ticket =
+    known && rounded({ mainN: move(known.mainN), crossN: move(known.crossN) }, known.unit);
+  return (
+    <section aria-label="Between machines" className="lg:col-span-2">
+      <h2 className="figure text-2xl">The same bed on another machine</h2>
+      <div className="mt-1 flex flex-wrap items-end gap-x-8 gap-y-2">
+        <Choice
+          label="It was pulled on a"
+          options={(['constant pull', 'lock-out'] as const).map((value) => ({
+            value,
+            text: value,
+          }))}
+          value={kind}
+          onChange={setKind}
+        />
+        {ticket && (
+          <p>
+            on a {to}: <span className="figure text-3xl">{formatTicket(ticket)}</span>{' '}
+            <span className="label">{formatTicketConverted(ticket)}</span>
+          </p>
+        )}
+      </div>
+      <p className="label mt-1">
+        A lock-out settles {roundTo(lockOut.share * 100, 0.1)} % lower than a constant pull at the
+        same figure,{' '}
+        {lockOut.measured ? 'as this workshop has measured.' : 'from memory: 5 to 10 %.'}
+      </p>
+    </section>
+  );
+}

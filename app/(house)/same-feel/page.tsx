@@ -1,0 +1,67 @@
+import type { Metadata } from 'next';
+import { z } from 'zod';
+import { USUAL_HOUSE } from '@/core/house-rules';
+import { formatTicket } from '@/core/units';
+import { openWorkshop } from '@/db/workshop';
+import { FeelForm } from './feel-form';
+
+export const metadata: Metadata = { title: 'Same feel' };
+
+const query = z.object({
+  racket: z.uuid().optional().catch(undefined),
+  ticket: z.coerce.number().int().positive().optional().catch(undefined),
+});
+
+/** What the question starts from: a ticket's setup, or the last job of a racket. */
+async function startFrom({ racket, ticket }: z.output<typeof query>) {
+  const { tickets, rackets, clients, strings, workshop } = await openWorkshop();
+  const open = ticket ? await tickets.get(ticket) : undefined;
+  const racketId = open?.racketId ?? racket;
+  const known = racketId ? await rackets.get(racketId) : undefined;
+  if (!known)
+    return {
+      frameId: '',
+      tension: '',
+      family: 'multifilament' as const,
+      unit: workshop.tensionUnit,
+    };
+  const client = await clients.get(known.clientId);
+  const record = (await tickets.ofRacket(known.id)).find((each) => each.record)?.record;
+  const setUp = open?.mainN && open.crossN && open.tensionUnit ? open : undefined;
+  const string = setUp?.mainStringId ? await strings.get(setUp.mainStringId) : undefined;
+  const tension = setUp
+    ? formatTicket({
+        mainN: setUp.mainN ?? 0,
+        crossN: setUp.crossN ?? 0,
+        unit: setUp.tensionUnit ?? 'kg',
+      })
+    : record
+      ? formatTicket(record.setup)
+      : '';
+  return {
+    frameId: known.frameId ?? '',
+    tension,
+    family: string?.family ?? record?.setup.mains.family ?? ('multifilament' as const),
+    unit: client?.tensionUnit ?? workshop.tensionUnit,
+  };
+}
+
+export default async function SameFeelPage({ searchParams }: PageProps<'/same-feel'>) {
+  const { workshop, frames } = await openWorkshop();
+  const { unit, ...from } = await startFrom(query.parse(await searchParams));
+  const house = workshop.houseRules ?? USUAL_HOUSE;
+  return (
+    <main className="px-6 py-6">
+      <h1 className="figure mb-1 text-4xl">Same feel</h1>
+      <p className="mb-4 max-w-prose">
+        The tension that gives another frame a bed as stiff as the one they like.
+      </p>
+      <FeelForm
+        frames={(await frames.find('', 1000)).map(({ id, name, spec }) => ({ id, name, spec }))}
+        from={from}
+        unit={unit}
+        lockOut={{ share: house.lockOutShare, measured: house.lockOutMeasured }}
+      />
+    </main>
+  );
+}

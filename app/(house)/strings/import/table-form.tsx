@@ -1,0 +1,120 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+import { useMemo, useState } from 'react';
+import { stringEntryOf, type StringEntry, type StringFacts } from '@/core/string-facts';
+import { readStringTable } from '@/formats/string-table';
+import { NoteField } from '@/ui/form/field';
+import { FileDrop } from '@/ui/form/file-drop';
+import type { FormAnswer } from '@/ui/form/result';
+import { useAwake } from '@/ui/use-awake';
+
+interface TableFormProps {
+  readonly known: readonly StringFacts[];
+  readonly bring: (text: string) => Promise<FormAnswer>;
+}
+
+const nameIn = ({ name, sport }: StringFacts) => `${sport} ${name.toLowerCase()}`;
+
+/** What a row does to the library. */
+function whatItDoes(string: StringFacts, before: StringFacts | undefined): string {
+  if (!before) return 'new';
+  const [was, is] = [stringEntryOf(before), stringEntryOf(string)];
+  const changed = (Object.keys(is) as (keyof StringEntry)[]).filter(
+    (field) => was[field] !== is[field] && field !== 'name',
+  );
+  return changed.length === 0
+    ? 'as it is'
+    : `changes ${changed.map((field) => `${field} ${was[field] || 'nothing'} to ${is[field] || 'nothing'}`).join(', ')}`;
+}
+
+/** Looks at the table first, row by row; nothing comes in before the button is pressed. */
+export function TableForm({ known, bring }: TableFormProps) {
+  const router = useRouter();
+  const awake = useAwake();
+  const [text, setText] = useState('');
+  const [notice, setNotice] = useState<string>();
+  const [busy, setBusy] = useState(false);
+  const rows = useMemo(() => (text.trim() === '' ? [] : readStringTable(text)), [text]);
+  const byName = useMemo(() => new Map(known.map((string) => [nameIn(string), string])), [known]);
+  const bad = rows.filter(({ ok }) => !ok).length;
+
+  const keep = async () => {
+    setBusy(true);
+    setNotice(undefined);
+    try {
+      const answer = await bring(text);
+      if (answer.ok) {
+        router.push(answer.go ?? '/strings');
+        router.refresh();
+      } else setNotice(answer.notice);
+    } catch {
+      setNotice('The workshop’s server does not answer. Nothing was brought in: try again.');
+    } finally {
+      setBusy(false);
+    }
+  };
+
+  return (
+    <fieldset disabled={!awake} className="flex flex-col gap-5">
+      <FileDrop
+        label="Table of strings"
+        accept=".csv,text/csv,text/plain"
+        onFiles={([file]) => void file?.text().then(setText)}
+      />
+      <NoteField
+        label="Or paste the table"
+        rows={5}
+        value={text}
+        onChange={(event) => setText(event.target.value)}
+      />
+      {rows.length > 0 && (
+        <table className="w-full text-left text-sm">
+          <caption className="label text-left">
+            {rows.length} {rows.length === 1 ? 'row' : 'rows'}
+            {bad > 0 && `, ${bad} not right yet`}
+          </caption>
+          <tbody>
+            {rows.map((row) => (
+              <tr key={row.line} className="border-hair border-b align-baseline">
+                <td className="label w-16 py-1">row {row.line}</td>
+                <td className="py-1 pr-4 font-medium">{row.ok ? row.string.name : row.name}</td>
+                <td className="py-1">
+                  {row.ok ? (
+                    whatItDoes(row.string, byName.get(nameIn(row.string)))
+                  ) : (
+                    <span className="text-warn">
+                      {row.problems
+                        .map(({ column, reason }) => (column ? `${column}: ${reason}` : reason))
+                        .join(' · ')}
+                    </span>
+                  )}
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+      {notice && (
+        <p role="alert" className="text-warn font-medium">
+          {notice}
+        </p>
+      )}
+      <p className="flex flex-wrap items-baseline gap-4">
+        <button
+          type="button"
+          disabled={rows.length === 0 || bad > 0 || busy}
+          onClick={() => void keep()}
+          className="bg-ink text-paper px-5 py-2 font-medium disabled:opacity-60"
+        >
+          {busy
+            ? 'Bringing in …'
+            : `Bring in ${rows.length - bad} ${rows.length - bad === 1 ? 'string' : 'strings'}`}
+        </button>
+        {bad > 0 && (
+          <span className="label">All rows come in together: mend those that are not right.</span>
+        )}
+      </p>
+    </fieldset>
+  );
+}

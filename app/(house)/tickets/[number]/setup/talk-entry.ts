@@ -1,0 +1,111 @@
+import { z } from 'zod';
+import { parseTicketTension } from '@/core/notation';
+import { optionalReading } from '@/core/reading';
+import { failure, success, type Result } from '@/core/result';
+import type { Sport } from '@/core/sport';
+import { talkSchema, type Talk } from '@/core/talk';
+import { formatTicket, type TensionUnit } from '@/core/units';
+
+/** A question that may be skipped: empty is no answer. */
+const skippable = <T extends string>(answers: { readonly unwrap: () => z.ZodType<T, T> }) =>
+  z
+    .union([answers.unwrap(), z.literal('')])
+    .transform((answer): T | null => (answer === '' ? null : (answer as T)));
+
+/** A whole or halved number within limits, an optional unit after it. */
+const number =
+  (least: number, most: number, unit: RegExp, problem: string) =>
+  (text: string): Result<number> => {
+    const typed = /^(-?\d{1,4}(?:[.,]\d)?)$/.exec(text.trim().replace(unit, '').trim())?.[1];
+    const value = Number(typed?.replace(',', '.'));
+    return typed !== undefined && value >= least && value <= most
+      ? success(value)
+      : failure(problem);
+  };
+
+const { shape } = talkSchema;
+const racketShape = shape.racket.shape;
+
+/** The talk as it is answered: empty texts are questions that were skipped. */
+export const talkEntrySchema = (sport: Sport, unit: TensionUnit) => {
+  const ticket = optionalReading((text) => parseTicketTension(text, sport, unit));
+  const grams = optionalReading(
+    number(0, 60, /\s*g$/, 'Lead on a racket is 0 to 60 g; 5 to 10 g is usual.'),
+  );
+  return z
+    .object({
+      age: skippable(shape.age),
+      level: skippable(shape.level),
+      swing: skippable(shape.swing),
+      style: skippable(shape.style),
+      playsAWeek: optionalReading(
+        number(0, 14, /\s*(a|per) week$/, 'They play 0 to 14 times a week: write 2 or 3.5.'),
+      ),
+      breaks: skippable(shape.breaks),
+      arm: skippable(shape.arm),
+      armPart: skippable(shape.armPart),
+      wants: shape.wants,
+      faults: shape.faults,
+      budget: skippable(shape.budget),
+      court: skippable(shape.court),
+      altitudeM: optionalReading(
+        number(-400, 5000, /\s*m$/, 'Metres above the sea: 0 to 5000, such as 1800.'),
+      ),
+      season: skippable(shape.season),
+      weather: skippable(shape.weather),
+      asksFamily: skippable(shape.asksFamily),
+      asks: ticket,
+      beforeFamily: skippable(shape.beforeFamily),
+      before: ticket,
+      beforePull: skippable(shape.beforePull),
+      weightG: optionalReading(
+        number(
+          50,
+          450,
+          /\s*g$/,
+          'A racket weighs 50 to 450 g unstrung: 300 in tennis, 85 in badminton.',
+        ),
+      ),
+      stiffness: skippable(racketShape.stiffness),
+      grip: skippable(racketShape.grip),
+      leadHeadG: grams,
+      leadHandleG: grams,
+    })
+    .transform(({ weightG, stiffness, grip, leadHeadG, leadHandleG, ...said }): Talk => ({
+      ...said,
+      racket: { weightG, stiffness, grip, leadHeadG, leadHandleG },
+    }));
+};
+
+export type TalkEntry = z.input<ReturnType<typeof talkEntrySchema>>;
+
+export function talkEntryOf({ racket, ...talk }: Talk): TalkEntry {
+  const figure = (value: number | null) => (value === null ? '' : String(value));
+  return {
+    age: talk.age ?? '',
+    level: talk.level ?? '',
+    swing: talk.swing ?? '',
+    style: talk.style ?? '',
+    playsAWeek: figure(talk.playsAWeek),
+    breaks: talk.breaks ?? '',
+    arm: talk.arm ?? '',
+    armPart: talk.armPart ?? '',
+    wants: [...talk.wants],
+    faults: [...talk.faults],
+    budget: talk.budget ?? '',
+    court: talk.court ?? '',
+    altitudeM: figure(talk.altitudeM),
+    season: talk.season ?? '',
+    weather: talk.weather ?? '',
+    asksFamily: talk.asksFamily ?? '',
+    asks: talk.asks ? formatTicket(talk.asks) : '',
+    beforeFamily: talk.beforeFamily ?? '',
+    before: talk.before ? formatTicket(talk.before) : '',
+    beforePull: talk.beforePull ?? '',
+    weightG: figure(racket.weightG),
+    stiffness: racket.stiffness ?? '',
+    grip: racket.grip ?? '',
+    leadHeadG: figure(racket.leadHeadG),
+    leadHandleG: figure(racket.leadHandleG),
+  };
+}

@@ -1,0 +1,32 @@
+import type { Metadata } from 'next';
+import Link from 'next/link';
+import { USUAL_HOUSE } from '@/core/house-rules';
+import { openWorkshop } from '@/db/workshop';
+import { saveHouseRules } from '../actions';
+import { houseEntryOf } from './house-entry';
+import { HouseForm } from './house-form';
+
+export const metadata: Metadata = { title: 'House rules' };
+
+export default async function HouseRulesPage() {
+  const { workshop } = await openWorkshop();
+  return (
+    <main className="px-6 py-6">
+      <h1 className="figure text-4xl">House rules</h1>
+      <p className="mt-1 mb-4 max-w-prose">
+        Where good stringers differ, this workshop takes a side. Advice follows it from the next job
+        on; a job keeps the rules it was begun with.{' '}
+        <Link href="/workshop" className="underline">
+          The workshop
+        </Link>
+      </p>
+      <HouseForm
+        key={workshop.version}
+        name={`house rules ${workshop.version}`}
+        initial={houseEntryOf(workshop.houseRules ?? USUAL_HOUSE, workshop.tensionUnit)}
+        unit={workshop.tensionUnit}
+        save={saveHouseRules.bind(null, workshop.version)}
+      />
+    </main>
+  );
+}

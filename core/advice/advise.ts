@@ -1,0 +1,229 @@
+/** Advice: the setups a stringer would lay before this client for this racket, each with every reason. */
+import type { Method } from '../method';
+import { stringPrice } from '../money';
+import { roundTo, type TensionUnit } from '../units';
+import {
+  changeOf,
+  characterOf,
+  costAnHour,
+  playingHours,
+  TRAITS,
+  type Change,
+  type Hours,
+  type Trait,
+} from './character';
+import { conflictsOf, type Conflict } from './conflicts';
+import {
+  isHybridBed,
+  isSoft,
+  type AdviceCase,
+  type Confidence,
+  type Rank,
+  type Source,
+  type Strung,
+} from './rule';
+import { RULES } from './rules';
+import { setupKinds, strungAs, type SetupKind } from './setups';
+import { offersFor, type Offer, type ShelfString } from './shelf';
+import { climb, type Staircase, type Switched } from './staircase';
+import { firmness, usualGaugeMm } from './strung';
+
+export interface Reason {
+  readonly id: string;
+  readonly title: string;
+  readonly why: string;
+  readonly rank: Rank;
+  readonly confidence: Confidence;
+  readonly source: Source;
+  /** For the setup above zero, against it below. */
+  readonly points: number;
+}
+
+/** One string of a bed as it can be cut from the shelf; `string` is missing when nothing fits. */
+export interface BedString {
+  readonly gaugeMm: number;
+  readonly string: ShelfString | undefined;
+}
+
+export interface Outlook {
+  /** Beside what the client has now; beside a plain multifilament bed when nobody knows that. */
+  readonly changes: Readonly<Record<Trait, Change>>;
+  readonly hours: Hours;
+  /** Strings alone, minor units; undefined when one is not on the shelf. */
+  readonly priceMinor: number | undefined;
+  /** String and labour, minor units an hour of play. */
+  readonly hourMinor: number | undefined;
+}
+
+export interface Proposal extends Outlook {
+  readonly kind: SetupKind;
+  readonly strung: Strung;
+  readonly offers: { readonly mains: readonly Offer[]; readonly crosses: readonly Offer[] };
+  readonly points: number;
+  readonly reasons: readonly Reason[];
+  readonly staircase: Staircase;
+  readonly firmnessN: number;
+  /** Set when only one method takes it. */
+  readonly method: Extract<Method, 'two-piece'> | undefined;
+  readonly preStretch: boolean;
+}
+
+export interface Told {
+  readonly id: string;
+  readonly title: string;
+  readonly why: string;
+}
+
+export interface Advice {
+  /** The best first, and the first three of different groups. */
+  readonly proposals: readonly Proposal[];
+  readonly conflicts: readonly Conflict[];
+  /** Rules that hold and move no figure. */
+  readonly tells: readonly Told[];
+}
+
+export interface AdviceMeans {
+  readonly shelf: readonly ShelfString[];
+  readonly labourMinor: number;
+  readonly unit: TensionUnit;
+  readonly switched?: Switched;
+}
+
+/** Everything that can be said to this client about this racket. */
+export function advise(about: AdviceCase, means: AdviceMeans): Advice {
+  const { sport } = about.spec;
+  const proposals = setupKinds(sport)
+    .map((kind) => proposalOf(kind, about, means))
+    // Among equals the softer one stands first.
+    .toSorted((a, b) => roundTo(b.points - a.points, 1e-6) || a.firmnessN - b.firmnessN);
+  return {
+    proposals: differentFirst(proposals),
+    conflicts: conflictsOf(about),
+    tells: RULES.filter(
+      (rule) => rule.tells && rule.sports.includes(sport) && rule.applies(about),
+    ).map(({ id, title, why }) => ({ id, title, why })),
+  };
+}
+
+function proposalOf(kind: SetupKind, about: AdviceCase, means: AdviceMeans): Proposal {
+  const { sport } = about.spec;
+  const wanted = strungAs(kind, about);
+  const offers = {
+    mains: offersFor(wanted.mains, means.shelf, sport, about.talk),
+    crosses: offersFor(wanted.crosses, means.shelf, sport, about.talk),
+  };
+  const [mains, crosses] = [offers.mains[0], offers.crosses[0]];
+  const found = (string: Strung['mains'], offer: Offer | undefined): Strung['mains'] =>
+    offer ? { ...string, gaugeMm: offer.gaugeMm, shape: offer.string.shape } : string;
+  const strung = { mains: found(wanted.mains, mains), crosses: found(wanted.crosses, crosses) };
+  const staircase = climb(about, strung, means.unit, means.switched);
+  const reasons = reasonsFor(strung, about);
+  return {
+    kind,
+    strung,
+    offers,
+    reasons,
+    points: reasons.reduce((sum, { points }) => sum + points, BASE_POINTS[kind.name] ?? 0),
+    staircase,
+    firmnessN: firmness(strung, staircase.exact, sport),
+    method: isHybridBed(strung) ? 'two-piece' : undefined,
+    preStretch: wantsPreStretch(strung, about),
+    ...outlook(
+      about,
+      {
+        mains: { gaugeMm: strung.mains.gaugeMm, string: mains?.string },
+        crosses: { gaugeMm: strung.crosses.gaugeMm, string: crosses?.string },
+      },
+      strung,
+      staircase,
+      means.labourMinor,
+    ),
+  };
+}
+
+/** What stands first when nobody has said anything, and then by a hair. From memory. */
+const BASE_POINTS: Readonly<Record<string, number>> = {
+  'full multifilament': 0.5,
+  'full synthetic gut': 0.3,
+  'monofilament and synthetic gut': 0.25,
+  'monofilament and multifilament': 0.2,
+  'full monofilament': 0.15,
+  'multifilament and synthetic gut': 0.1,
+  'all-round': 0.5,
+  multifilament: 0.5,
+};
+
+/** Every rule that speaks for or against a bed, the weightiest first. */
+export function reasonsFor(strung: Strung, about: AdviceCase): readonly Reason[] {
+  return RULES.flatMap(({ id, title, why, rank, confidence, source, sports, applies, favours }) => {
+    if (!favours || !sports.includes(about.spec.sport) || !applies(about)) return [];
+    const points = favours(strung, about);
+    return Math.abs(points) < 0.05 ? [] : [{ id, title, why, rank, confidence, source, points }];
+  }).toSorted((a, b) => Math.abs(b.points) - Math.abs(a.points));
+}
+
+/** The best of each group in front, so that the first three truly differ. */
+function differentFirst(ranked: readonly Proposal[]): readonly Proposal[] {
+  const seen = new Set<string>();
+  const first = ranked.filter(({ kind }) => {
+    if (seen.has(kind.group) || seen.size === 3) return false;
+    seen.add(kind.group);
+    return true;
+  });
+  return [...first, ...ranked.filter((proposal) => !first.includes(proposal))];
+}
+
+function wantsPreStretch({ mains, crosses }: Strung, { house }: AdviceCase): boolean {
+  if (house.preStretch === 'never') return false;
+  return house.preStretch === 'every string' || isSoft(mains) || isSoft(crosses);
+}
+
+/** A plain bed to compare with when nobody knows what the client has now. */
+function usualBed(about: AdviceCase): Strung {
+  const string = {
+    family: 'multifilament',
+    gaugeMm: usualGaugeMm('multifilament', about.spec.sport),
+    shape: 'round',
+  } as const;
+  return { mains: string, crosses: string };
+}
+
+/** How a bed will play beside what the client has now, how long, and what an hour of it costs. */
+export function outlook(
+  about: AdviceCase,
+  bed: { readonly mains: BedString; readonly crosses: BedString },
+  strung: Strung,
+  { exact, steps }: Pick<Staircase, 'exact' | 'steps'>,
+  labourMinor: number,
+): Outlook {
+  const { spec, talk, last } = about;
+  const referenceN = steps[0]?.after.mainN ?? exact.mainN;
+  const usual = usualBed(about);
+  const now = last?.strung
+    ? characterOf(last.strung, last.tension, spec.sport, referenceN)
+    : characterOf(usual, { mainN: referenceN, crossN: referenceN }, spec.sport, referenceN);
+  const then = characterOf(strung, exact, spec.sport, referenceN);
+  const life = (string: Strung['mains'], from: BedString) => ({
+    ...string,
+    lifeHours: from.string?.lifeHours ?? null,
+  });
+  const hours = playingHours(
+    { mains: life(strung.mains, bed.mains), crosses: life(strung.crosses, bed.crosses) },
+    spec.sport,
+    talk,
+    last?.strung ?? null,
+  );
+  const price = ({ string }: BedString) =>
+    string && { setMinor: string.setPriceMinor, suppliedByClient: false };
+  const [mains, crosses] = [price(bed.mains), price(bed.crosses)];
+  const priceMinor = mains && crosses ? stringPrice(mains, crosses) : undefined;
+  const changes = Object.fromEntries(
+    TRAITS.map((trait) => [trait, changeOf(then[trait] - now[trait])]),
+  ) as Record<Trait, Change>;
+  return {
+    changes,
+    hours,
+    priceMinor,
+    hourMinor: priceMinor === undefined ? undefined : costAnHour(priceMinor + labourMinor, hours),
+  };
+}

@@ -1,0 +1,104 @@
+/** What a job keeps of the advice it was made with, whatever the house rules become. */
+import { z } from 'zod';
+import { houseRulesSchema } from '../house-rules';
+import { talkSchema } from '../talk';
+import type { TicketTension } from '../units';
+import { outlook, reasonsFor } from './advise';
+import type { AdviceCase, Pulls, Strung } from './rule';
+import type { ShelfString } from './shelf';
+import { climb, type Step, type Switched } from './staircase';
+import { wordsForClient } from './words';
+
+const pullsSchema = z.object({ mainN: z.number(), crossN: z.number() });
+
+export const adviceRecordSchema = z.object({
+  talk: talkSchema,
+  house: houseRulesSchema,
+  /** What the advice came to, N, rounded as a ticket is; what was pulled may differ. */
+  advised: pullsSchema,
+  steps: z.array(
+    z.object({
+      id: z.string(),
+      title: z.string(),
+      why: z.string(),
+      state: z.enum(['in', 'off', 'yields', 'already in']),
+      by: pullsSchema,
+    }),
+  ),
+  switched: z.record(z.string(), z.boolean()),
+  /** What the client was told. */
+  words: z.string(),
+});
+
+export type AdviceRecord = z.infer<typeof adviceRecordSchema>;
+
+/** The steps of a staircase as a record keeps them. */
+const recordedSteps = (steps: readonly Step[]): AdviceRecord['steps'] =>
+  steps.map(({ id, title, why, state, by }) => ({
+    id,
+    title,
+    why,
+    state: state.is,
+    by: { ...by },
+  }));
+
+export interface ChosenString {
+  readonly string: ShelfString;
+  readonly gaugeMm: number;
+}
+
+export interface ChosenBed {
+  readonly mains: ChosenString;
+  readonly crosses: ChosenString;
+}
+
+/** What rules see of two strings off the shelf. */
+export const strungFrom = ({ mains, crosses }: ChosenBed): Strung => {
+  const of = ({ string, gaugeMm }: ChosenString) => ({
+    family: string.family,
+    shape: string.shape,
+    gaugeMm,
+  });
+  return { mains: of(mains), crosses: of(crosses) };
+};
+
+/** The advice on a bed that was chosen, at the figures that will be pulled, as a job keeps it. */
+export function recordAdvice(
+  about: AdviceCase,
+  bed: ChosenBed,
+  ticket: TicketTension,
+  switched: Switched,
+): AdviceRecord {
+  const strung = strungFrom(bed);
+  const staircase = climb(about, strung, ticket.unit, switched);
+  const { changes, hours } = outlook(about, bed, strung, { ...staircase, exact: ticket }, 0);
+  const named = ({ string, gaugeMm }: ChosenString) => ({
+    name: string.name,
+    family: string.family,
+    gaugeMm,
+  });
+  return {
+    talk: about.talk,
+    house: about.house,
+    advised: { mainN: staircase.ticket.mainN, crossN: staircase.ticket.crossN },
+    steps: recordedSteps(staircase.steps),
+    switched: { ...switched },
+    words: wordsForClient({
+      about,
+      mains: named(bed.mains),
+      crosses: named(bed.crosses),
+      ticket,
+      advised: staircase.ticket,
+      steps: staircase.steps,
+      reasons: reasonsFor(strung, about),
+      changes,
+      hours,
+    }),
+  };
+}
+
+/** How far what was pulled is from what was advised, N. */
+export const offAdvice = ({ advised }: AdviceRecord, pulled: Pulls): Pulls => ({
+  mainN: pulled.mainN - advised.mainN,
+  crossN: pulled.crossN - advised.crossN,
+});

@@ -1,0 +1,116 @@
+/** What a rule of advice is made of. A rule is data and a few small pure functions; adding one touches one file. */
+import type { Family, Shape } from '../family';
+import type { FrameSpec } from '../frame';
+import type { HouseQuestionName, HouseRules } from '../house-rules';
+import type { Sport } from '../sport';
+import type { PullKind, Talk } from '../talk';
+import { newtons, type TicketTension } from '../units';
+
+/** One string as advice sees it. */
+export interface StringClass {
+  readonly family: Family;
+  readonly gaugeMm: number;
+  readonly shape: Shape;
+}
+
+/** What a bed is strung with. */
+export interface Strung {
+  readonly mains: StringClass;
+  readonly crosses: StringClass;
+}
+
+/** The job before this one on the same racket, or what the client says was in it. */
+export interface LastJob {
+  /** Null when only the figure is known. */
+  readonly strung: Strung | null;
+  readonly tension: TicketTension;
+  readonly pull: PullKind | null;
+  /** What was said then; null when nobody wrote it down. */
+  readonly talk: Talk | null;
+}
+
+/** Everything that advice is given on. */
+export interface AdviceCase {
+  readonly spec: FrameSpec;
+  readonly areaMm2: number;
+  readonly talk: Talk;
+  readonly house: HouseRules;
+  readonly last: LastJob | undefined;
+}
+
+/** How rules yield to each other: one that stands further left wins over all that stand right of it. */
+export const RANKS = ['frame limits', 'safety', 'arm', 'wish', 'house rule', 'default'] as const;
+export type Rank = (typeof RANKS)[number];
+
+export type Source = 'common practice' | 'from memory' | { readonly published: string };
+
+/** How far to trust the size of an effect. */
+export type Confidence = 'sure' | 'usual' | 'loose';
+
+export interface Pulls {
+  readonly mainN: number;
+  readonly crossN: number;
+}
+
+interface RuleFacts {
+  readonly id: string;
+  readonly title: string;
+  readonly sports: readonly Sport[];
+  readonly rank: Rank;
+  readonly confidence: Confidence;
+  readonly source: Source;
+  /** The question of the house on which schools differ. */
+  readonly school?: HouseQuestionName;
+  /** One plain sentence. */
+  readonly why: string;
+}
+
+export interface Rule extends RuleFacts {
+  readonly applies: (about: AdviceCase) => boolean;
+  /**
+   * A small step, N, on mains and crosses together. `feel` steps yield to a higher rank that pulls the
+   * other way; `place` steps keep the feel the same where the ball flies differently, and yield to nothing.
+   */
+  readonly small?: { readonly kind: 'feel' | 'place'; readonly byN: (about: AdviceCase) => number };
+  /** It says what to change about the last job, so it counts in full when that job is the start. */
+  readonly aboutLastJob?: true;
+  /** It was as true when the last job was strung, whatever was written down then. */
+  readonly standing?: true;
+  /** How many points a bed gains by it among the setups. */
+  readonly favours?: (strung: Strung, about: AdviceCase) => number;
+  /** Steps of thickness: thicker above zero. */
+  readonly thicker?: number;
+  /** Worth telling, though it moves no figure. */
+  readonly tells?: true;
+}
+
+/** Turns one reference pull into the figures of two strings, N each. */
+export interface Translation extends RuleFacts {
+  readonly applies: (about: AdviceCase, strung: Strung) => boolean;
+  readonly by: (about: AdviceCase, strung: Strung, referenceN: number) => Pulls;
+}
+
+/** The smallest step that is felt, and the usual one. Common practice: half a kilogram, 1 to 2 kg a time. */
+export const HALF_STEP_N = newtons(0.5, 'kg');
+export const STEP_N = newtons(1, 'kg');
+
+export const isSoft = ({ family }: StringClass): boolean =>
+  family !== 'monofilament' && family !== 'aramid';
+export const isMonofilament = ({ family }: StringClass): boolean => family === 'monofilament';
+
+/** A soft string beside a monofilament, whichever way round. */
+export const mixesSoftAndMono = ({ mains, crosses }: Strung): boolean =>
+  (isSoft(mains) && isMonofilament(crosses)) || (isMonofilament(mains) && isSoft(crosses));
+
+/** Two strings, or two thicknesses of one: such a job needs two pieces. */
+export const isHybridBed = ({ mains, crosses }: Strung): boolean =>
+  mains.family !== crosses.family ||
+  mains.gaugeMm !== crosses.gaugeMm ||
+  mains.shape !== crosses.shape;
+
+/** The mains dominate what is felt: two thirds of it. From memory. */
+export const MAIN_SHARE = 2 / 3;
+
+/** How much of a bed's feel comes from strings for which `holds` is true, 0 to 1. */
+export const shareOf = (strung: Strung, holds: (string: StringClass) => boolean): number =>
+  (holds(strung.mains) ? MAIN_SHARE : 0) + (holds(strung.crosses) ? 1 - MAIN_SHARE : 0);

@@ -1,0 +1,375 @@
+/** The staircase: from the start, one step for each reason, to the figures that will be pulled. */
+import { printedRange } from '../frame';
+import { schoolWords } from '../house-rules';
+import type { Sport } from '../sport';
+import { MONOFILAMENT_MOST_N } from '../tension';
+import {
+  formatTension,
+  formatTicket,
+  inTensionUnit,
+  newtons,
+  TICKET_STEP,
+  type TensionUnit,
+  type TicketTension,
+} from '../units';
+import {
+  isMonofilament,
+  RANKS,
+  STEP_N,
+  type AdviceCase,
+  type Confidence,
+  type Pulls,
+  type Rank,
+  type Rule,
+  type Source,
+  type Strung,
+  type Translation,
+} from './rule';
+import { RULES } from './rules';
+import { add, sameFamilies, shareOfReference, TRANSLATIONS } from './translations';
+
+export type StepState =
+  | { readonly is: 'in' }
+  /** Switched off by the stringer. */
+  | { readonly is: 'off' }
+  /** Something of a higher rank pulls the other way. */
+  | { readonly is: 'yields'; readonly to: string }
+  /** The tension that it starts from was found with it. */
+  | { readonly is: 'already in' };
+
+export interface Step {
+  readonly id: string;
+  readonly title: string;
+  readonly why: string;
+  readonly rank: Rank;
+  readonly confidence: Confidence;
+  readonly source: Source;
+  /** Where the workshop stands, when schools differ. */
+  readonly school: string | undefined;
+  readonly state: StepState;
+  readonly canSwitch: boolean;
+  /** What it moves, or would move, N. */
+  readonly by: Pulls;
+  /** The figures after it, N, not yet rounded. */
+  readonly after: Pulls;
+}
+
+export interface Staircase {
+  readonly steps: readonly Step[];
+  /** Before rounding, N: the same in every unit. */
+  readonly exact: Pulls;
+  /** Rounded to what a machine and a hand can tell. */
+  readonly ticket: TicketTension;
+}
+
+/** Steps that the stringer has switched by hand, by id; true brings back one that had yielded. */
+export type Switched = Readonly<Record<string, boolean>>;
+
+/** All small steps together move the reference at most this far: practice moves by 1 to 2 kg a time. */
+export const MOST_MOVED_N = 2 * STEP_N;
+
+/** For a frame whose range nobody can read. Tennis: common practice; the others from memory. */
+const UNKNOWN_FRAME: Record<Sport, { readonly n: number; readonly why: string }> = {
+  tennis: { n: newtons(23.5, 'kg'), why: '23 to 24 kg, an adult tennis frame of unknown range.' },
+  badminton: { n: newtons(24, 'lb'), why: '24 lb, a badminton frame of unknown range.' },
+  squash: { n: newtons(26, 'lb'), why: '26 lb, a squash frame of unknown range.' },
+};
+
+/** Below this is for no one who asks at a counter. From memory: extremes of 6 to 7 kg are seen in tennis. */
+export const LEAST_N: Record<Sport, number> = {
+  tennis: newtons(10, 'kg'),
+  badminton: newtons(14, 'lb'),
+  squash: newtons(16, 'lb'),
+};
+
+interface Start {
+  readonly step: Omit<Step, 'state' | 'by' | 'after' | 'school'>;
+  readonly pulls: Pulls;
+  readonly from: 'asked' | 'last job' | 'frame';
+  /** The figures are already those of mains and crosses of this bed. */
+  readonly translated: boolean;
+}
+
+const same = (n: number): Pulls => ({ mainN: n, crossN: n });
+
+/** The reference pull of which a ticket is the translation, by its mains, which are felt most. */
+function referenceOf(about: AdviceCase, strung: Strung, { mainN }: Pulls): number {
+  // A translation is a share of the reference and a fixed part, so two of them give both.
+  const atNone = shareOfReference(about, strung, 0).mainN;
+  const share = shareOfReference(about, strung, 1).mainN - atNone;
+  return (mainN - atNone) / (1 + share);
+}
+
+function startOf(about: AdviceCase, strung: Strung, switched: Switched): Start {
+  const { spec, talk, last } = about;
+  const facts = { rank: 'default', confidence: 'sure', canSwitch: true } as const;
+  if (talk.asks && switched['asked'] !== false)
+    return {
+      step: {
+        ...facts,
+        id: 'asked',
+        rank: 'wish',
+        title: 'What the client asks for',
+        why: `They ask for ${formatTicket(talk.asks)}. A clear wish comes before house rules and defaults.`,
+        source: 'common practice',
+      },
+      pulls: talk.asks,
+      from: 'asked',
+      translated: true,
+    };
+  if (last && switched['last job'] !== false) {
+    const known = last.strung;
+    const translated = !known || sameFamilies(known, strung);
+    return {
+      step: {
+        ...facts,
+        id: 'last job',
+        title: 'The last job',
+        why: translated
+          ? `${formatTicket(last.tension)} was in it. The next job starts from the last one.`
+          : `${formatTicket(last.tension)} was in it, of ${familiesOf(known)}: as much as this in a soft string.`,
+        source: 'common practice',
+      },
+      pulls: translated ? last.tension : same(referenceOf(about, known, last.tension)),
+      from: 'last job',
+      translated,
+    };
+  }
+  const range = printedRange(spec);
+  const unknown = UNKNOWN_FRAME[spec.sport];
+  const figure = (n: number) => formatTension(n, spec.tension?.unit ?? 'kg');
+  return {
+    step: {
+      ...facts,
+      id: 'start',
+      title: range ? 'The middle of the printed range' : 'The usual start',
+      why: range
+        ? `The throat says ${figure(range.minN)} to ${figure(range.maxN)}; its middle leaves room both ways.`
+        : `${unknown.why} Read the range in the throat when there is one.`,
+      source: !range && spec.sport !== 'tennis' ? 'from memory' : 'common practice',
+      canSwitch: false,
+    },
+    pulls: same(range ? (range.minN + range.maxN) / 2 : unknown.n),
+    from: 'frame',
+    translated: false,
+  };
+}
+
+const familiesOf = ({ mains, crosses }: Strung): string =>
+  mains.family === crosses.family ? mains.family : `${mains.family} and ${crosses.family}`;
+
+interface Small {
+  readonly rule: Rule;
+  readonly byN: number;
+  readonly state: StepState;
+}
+
+/** What a rule moves, N, and nothing when it does not hold. */
+const movedBy = (rule: Rule, about: AdviceCase): number =>
+  rule.small && rule.applies(about) ? rule.small.byN(about) : 0;
+
+/** What a rule still moves when the last job is the start, N: what it did not move then. */
+function movedSince(rule: Rule, about: AdviceCase): number {
+  const now = movedBy(rule, about);
+  if (rule.aboutLastJob) return now;
+  const then = about.last?.talk
+    ? movedBy(rule, { ...about, talk: about.last.talk })
+    : rule.standing
+      ? now
+      : 0;
+  if (rule.small?.kind === 'place') return now - then;
+  // What was wished or feared then and is not any more is nobody's reason to go the other way by itself.
+  if (now === 0) return 0;
+  return rule.rank === 'arm' ? Math.min(0, now - then) : now - then;
+}
+
+function smallSteps(about: AdviceCase, from: Start['from'], switched: Switched): readonly Small[] {
+  const holding = RULES.filter((rule) => rule.small && rule.sports.includes(about.spec.sport))
+    .map((rule) => ({ rule, wholeN: movedBy(rule, about) }))
+    .map(({ rule, wholeN }) => ({
+      rule,
+      wholeN,
+      byN: from === 'last job' ? movedSince(rule, about) : wholeN,
+    }))
+    .filter(({ wholeN, byN }) => wholeN !== 0 || byN !== 0);
+  const active: { rule: Rule; wholeN: number }[] = [];
+  const yielded = new Map<Rule, string>();
+  for (const rank of RANKS) {
+    const here = holding.filter(({ rule }) => rule.rank === rank);
+    for (const { rule, wholeN } of here) {
+      const stronger = active.find((other) => other.wholeN * wholeN < 0);
+      if (from === 'asked' && RANKS.indexOf(rank) >= RANKS.indexOf('wish'))
+        yielded.set(rule, 'what the client asks for');
+      else if (stronger && rule.small?.kind === 'feel')
+        yielded.set(rule, stronger.rule.title.toLowerCase());
+    }
+    const left = here.filter(({ rule }) => !yielded.has(rule) && rule.small?.kind === 'feel');
+    if (rank === 'wish')
+      for (const { rule, wholeN } of left) {
+        const against = left.find((other) => other.wholeN * wholeN < 0);
+        if (against) yielded.set(rule, against.rule.title.toLowerCase());
+      }
+    active.push(...left.filter(({ rule }) => !yielded.has(rule)));
+  }
+  return holding.map(({ rule, byN, wholeN }): Small => {
+    const to = yielded.get(rule);
+    const said = switched[rule.id];
+    const state: StepState =
+      byN === 0
+        ? { is: 'already in' }
+        : said === false
+          ? { is: 'off' }
+          : to !== undefined && said !== true
+            ? { is: 'yields', to }
+            : { is: 'in' };
+    return { rule, byN: byN === 0 ? wholeN : byN, state };
+  });
+}
+
+const factsOf = ({ id, title, why, rank, confidence, source }: Rule | Translation) => ({
+  id,
+  title,
+  why,
+  rank,
+  confidence,
+  source,
+});
+
+/** Highest pulls of this bed, N: what is printed on the frame, and what monofilament takes. */
+export function ceilings({ spec }: AdviceCase, { mains, crosses }: Strung): Pulls {
+  const printed = printedRange(spec)?.maxN ?? Infinity;
+  const of = (mono: boolean) =>
+    Math.min(printed, mono && spec.sport === 'tennis' ? MONOFILAMENT_MOST_N : Infinity);
+  return { mainN: of(isMonofilament(mains)), crossN: of(isMonofilament(crosses)) };
+}
+
+/** A figure rounded to the smallest step worth writing down, and never above its ceiling. */
+function rounded(n: number, unit: TensionUnit, ceilingN: number): number {
+  const step = TICKET_STEP[unit];
+  const nearest = newtons(inTensionUnit(n, unit, step), unit);
+  return nearest > ceilingN + 1e-6
+    ? newtons(Math.floor(ceilingN / newtons(step, unit) + 1e-9) * step, unit)
+    : nearest;
+}
+
+/**
+ * The staircase for one bed, in the unit the ticket will be written in.
+ * Its rules and their sources are listed in docs/method.md.
+ */
+export function climb(
+  about: AdviceCase,
+  strung: Strung,
+  unit: TensionUnit,
+  switched: Switched = {},
+): Staircase {
+  const { spec, house } = about;
+  const start = startOf(about, strung, switched);
+  let after = start.pulls;
+  const steps: Step[] = [
+    { ...start.step, school: undefined, state: { is: 'in' }, by: start.pulls, after },
+  ];
+  const take = (step: Omit<Step, 'after'>) => {
+    if (step.state.is === 'in') after = add(after, step.by);
+    steps.push({ ...step, after });
+  };
+
+  let smallN = 0;
+  for (const { rule, byN, state } of smallSteps(about, start.from, switched)) {
+    if (state.is === 'in') smallN += byN;
+    const undone = !rule.applies(about);
+    take({
+      ...factsOf(rule),
+      title: undone ? `Not any more: ${rule.title.toLowerCase()}` : rule.title,
+      why: undone ? 'It was reckoned in last time and does not hold now.' : rule.why,
+      school: rule.school && schoolWords(house, rule.school),
+      state,
+      canSwitch: state.is !== 'already in',
+      by: same(byN),
+    });
+  }
+  const overN = Math.max(-MOST_MOVED_N, Math.min(MOST_MOVED_N, smallN)) - smallN;
+  if (Math.abs(overN) > 1e-9)
+    take({
+      id: 'bound',
+      title: 'Not more than 2 kg at a time',
+      why: 'Small reasons add up to more than anybody can judge at once: move 1 to 2 kg, play, and see.',
+      rank: 'default',
+      confidence: 'usual',
+      source: 'common practice',
+      school: undefined,
+      state: { is: 'in' },
+      canSwitch: false,
+      by: same(overN),
+    });
+
+  const referenceN = start.pulls.mainN;
+  for (const rule of TRANSLATIONS) {
+    if (!rule.sports.includes(spec.sport) || !rule.applies(about, strung)) continue;
+    if (rule.id === 'machine' ? start.from === 'frame' : start.translated) continue;
+    take({
+      ...factsOf(rule),
+      school: rule.school && schoolWords(house, rule.school),
+      state: switched[rule.id] === false ? { is: 'off' } : { is: 'in' },
+      canSwitch: true,
+      by: rule.by(about, strung, referenceN),
+    });
+  }
+
+  limit(about, strung, after).forEach(take);
+  const ceiling = ceilings(about, strung);
+  return {
+    steps,
+    exact: after,
+    ticket: {
+      mainN: rounded(after.mainN, unit, ceiling.mainN),
+      crossN: rounded(after.crossN, unit, ceiling.crossN),
+      unit,
+    },
+  };
+}
+
+/** What safety and the frame still take away or add, in that order. */
+function limit(about: AdviceCase, strung: Strung, n: Pulls): readonly Omit<Step, 'after'>[] {
+  const { sport } = about.spec;
+  const steps: Omit<Step, 'after'>[] = [];
+  let now = n;
+  const between = (
+    least: Pulls,
+    most: Pulls,
+    said: Pick<Step, 'id' | 'title' | 'why' | 'rank' | 'confidence' | 'source'>,
+  ) => {
+    const held = {
+      mainN: Math.min(most.mainN, Math.max(least.mainN, now.mainN)),
+      crossN: Math.min(most.crossN, Math.max(least.crossN, now.crossN)),
+    };
+    const by = { mainN: held.mainN - now.mainN, crossN: held.crossN - now.crossN };
+    if (Math.abs(by.mainN) < 1e-9 && Math.abs(by.crossN) < 1e-9) return;
+    steps.push({ ...said, school: undefined, state: { is: 'in' }, canSwitch: false, by });
+    now = held;
+  };
+  const mono = sport === 'tennis' ? MONOFILAMENT_MOST_N : Infinity;
+  between(
+    same(LEAST_N[sport]),
+    {
+      mainN: isMonofilament(strung.mains) ? mono : Infinity,
+      crossN: isMonofilament(strung.crosses) ? mono : Infinity,
+    },
+    {
+      id: 'safe pull',
+      title: 'What is safe to play with',
+      why: `Monofilament is not pulled above 27 kg, where it is hard on the arm; and nothing below ${formatTension(LEAST_N[sport], sport === 'tennis' ? 'kg' : 'lb')}, which is an extreme of professionals.`,
+      rank: 'safety',
+      confidence: 'usual',
+      source: 'common practice',
+    },
+  );
+  between(same(0), same(printedRange(about.spec)?.maxN ?? Infinity), {
+    id: 'printed maximum',
+    title: 'The printed maximum',
+    why: 'More than the maker prints can break the frame: only with the owner’s written word, and never by advice.',
+    rank: 'frame limits',
+    confidence: 'sure',
+    source: 'common practice',
+  });
+  return steps;
+}

@@ -1,0 +1,123 @@
+/**
+ * From one reference pull, that of a soft string in the whole bed, to the figures of two strings. Every
+ * step here is reckoned on the reference, so that taking one away takes away exactly its own part.
+ */
+import { printedRange } from '../frame';
+import { crossesStep, type HouseQuestionName } from '../house-rules';
+import { betweenMachines } from '../machine';
+import { SPORTS, type Sport } from '../sport';
+import {
+  isMonofilament,
+  mixesSoftAndMono,
+  type AdviceCase,
+  type Pulls,
+  type Strung,
+  type Translation,
+} from './rule';
+
+const NONE: Pulls = { mainN: 0, crossN: 0 };
+
+/** Steps a workshop's schools on hybrids and monofilament leave to each other. */
+const hybridRuleHolds = ({ house }: AdviceCase, strung: Strung): boolean =>
+  house.hybrid === 'soft 10 % higher' && mixesSoftAndMono(strung);
+
+const onMonofilament = ({ mains, crosses }: Strung, byN: number): Pulls => ({
+  mainN: isMonofilament(mains) ? byN : 0,
+  crossN: isMonofilament(crosses) ? byN : 0,
+});
+
+const CROSSES_QUESTION: Record<Sport, HouseQuestionName> = {
+  tennis: 'tennisCrosses',
+  badminton: 'badmintonCrosses',
+  squash: 'squashCrosses',
+};
+const CROSSES_WHY: Record<Sport, string> = {
+  tennis: 'How crosses stand to mains is the custom of the house.',
+  badminton: 'The mains widen the head; tighter crosses bring its shape back.',
+  squash: 'Short crosses feel tight at the same figure, so this house takes them lower.',
+};
+
+export const TRANSLATIONS: readonly Translation[] = [
+  {
+    id: 'monofilament',
+    title: 'Monofilament lower',
+    sports: ['tennis', 'squash'],
+    rank: 'house rule',
+    confidence: 'usual',
+    source: 'common practice',
+    school: 'monofilament',
+    why: 'Monofilament is stiff: it takes 5 to 10 % less than a soft string for a like feel.',
+    applies: (about, strung) =>
+      (isMonofilament(strung.mains) || isMonofilament(strung.crosses)) &&
+      !hybridRuleHolds(about, strung),
+    by: ({ house, spec }, strung, referenceN) => {
+      const range = printedRange(spec);
+      const byN =
+        house.monofilament === 'low end of the range' && range
+          ? Math.min(0, range.minN - (range.minN + range.maxN) / 2)
+          : -house.monofilamentShare * referenceN;
+      return onMonofilament(strung, byN);
+    },
+  },
+  {
+    id: 'hybrid',
+    title: 'Monofilament beside a soft string',
+    sports: ['tennis', 'squash'],
+    rank: 'house rule',
+    confidence: 'usual',
+    source: 'common practice',
+    school: 'hybrid',
+    why: 'The soft string is pulled 10 % above the monofilament, whichever way round: 45 beside 50 lb.',
+    applies: hybridRuleHolds,
+    by: ({ house }, strung, referenceN) =>
+      onMonofilament(strung, referenceN / (1 + house.hybridShare) - referenceN),
+  },
+  ...SPORTS.map((sport): Translation => ({
+    id: 'crosses',
+    title: 'Crosses against mains',
+    sports: [sport],
+    rank: 'house rule',
+    confidence: 'loose',
+    source: sport === 'squash' ? 'from memory' : 'common practice',
+    school: CROSSES_QUESTION[sport],
+    why: CROSSES_WHY[sport],
+    applies: ({ house }, strung) => {
+      const { mainN, crossN } = crossesStep(house, sport);
+      return (mainN !== 0 || crossN !== 0) && !mixesSoftAndMono(strung);
+    },
+    by: ({ house }) => crossesStep(house, sport),
+  })),
+  {
+    id: 'machine',
+    title: 'Another kind of machine',
+    sports: ['tennis', 'badminton', 'squash'],
+    rank: 'house rule',
+    confidence: 'loose',
+    source: 'from memory',
+    why: 'A lock-out settles lower than a constant pull at the same figure, so the figure is translated and the bed stays the same.',
+    applies: ({ last, house }) => Boolean(last?.pull && last.pull !== house.benchPull),
+    by: ({ house, last }, _, referenceN) => {
+      const byN =
+        betweenMachines(referenceN, last?.pull ?? house.benchPull, house.benchPull, house) -
+        referenceN;
+      return { mainN: byN, crossN: byN };
+    },
+  },
+];
+
+/** What every translation but that between machines adds up to on a reference of 1 N. */
+export function shareOfReference(about: AdviceCase, strung: Strung, referenceN: number): Pulls {
+  return TRANSLATIONS.filter(({ id }) => id !== 'machine')
+    .filter((rule) => rule.sports.includes(about.spec.sport) && rule.applies(about, strung))
+    .map((rule) => rule.by(about, strung, referenceN))
+    .reduce(add, NONE);
+}
+
+export const add = (a: Pulls, b: Pulls): Pulls => ({
+  mainN: a.mainN + b.mainN,
+  crossN: a.crossN + b.crossN,
+});
+
+/** Whether two beds are of the same families, mains for mains and crosses for crosses. */
+export const sameFamilies = (a: Strung, b: Strung): boolean =>
+  a.mains.family === b.mains.family && a.crosses.family === b.crosses.family;

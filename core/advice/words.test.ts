@@ -1,0 +1,121 @@
+import { describe, expect, it } from 'vitest';
+import {
+  adviceCase,
+  lastJob,
+  shelfString,
+  ticketOf,
+  type CaseChanges,
+} from '../testing/advice-case';
+import { newtons } from '../units';
+import { advise } from './advise';
+import { adviceRecordSchema, offAdvice, recordAdvice } from './record';
+import {
+  byWords,
+  changeWords,
+  differenceWords,
+  hardlyFelt,
+  hoursWords,
+  listWords,
+  wordsForClient,
+} from './words';
+
+const n = (kg: number) => newtons(kg, 'kg');
+
+describe('figures in words', () => {
+  it('say what a step moves', () => {
+    expect(byWords({ mainN: n(-1.5), crossN: n(-1.5) }, 'kg')).toBe('−1.5 kg');
+    expect(byWords({ mainN: newtons(-2, 'lb'), crossN: newtons(2, 'lb') }, 'lb')).toBe('−2/+2 lb');
+    expect(byWords({ mainN: 0, crossN: newtons(2, 'lb') }, 'lb')).toBe('±0/+2 lb');
+  });
+
+  // Source: practice (half a kilogram is hardly felt; a pound is the smallest step worth writing down).
+  it('say when a difference is hardly felt', () => {
+    const advised = ticketOf(23, 23, 'kg');
+    expect(differenceWords(ticketOf(23, 23, 'kg'), advised)).toBeUndefined();
+    expect(differenceWords(ticketOf(24, 23, 'kg'), advised)).toBe('+1/±0 kg from the advice');
+    expect(differenceWords(ticketOf(23.25, 23.25, 'kg'), advised)).toMatch(
+      /^\+0.3 kg .*hardly felt$/,
+    );
+    expect(hardlyFelt(ticketOf(23.5, 23, 'kg'), lastJob('multifilament', 23, 23))).toContain(
+      '0.5 kg from last time',
+    );
+    expect(hardlyFelt(ticketOf(25, 23, 'kg'), lastJob('multifilament', 23, 23))).toBeUndefined();
+    expect(hardlyFelt(ticketOf(23, 23, 'kg'), lastJob('multifilament', 23, 23))).toContain(
+      'same figures',
+    );
+    expect(hardlyFelt(ticketOf(23, 23, 'kg'), undefined)).toBeUndefined();
+  });
+
+  it('say hours and changes', () => {
+    expect(hoursWords([8.4, 15.2])).toBe('8 to 15 h');
+    expect(hoursWords([0.2, 0.4])).toBe('1 h');
+    expect(
+      changeWords({
+        power: 'more',
+        control: 'as now',
+        comfort: 'more',
+        spin: 'much less',
+        life: 'as now',
+        holding: 'as now',
+      }),
+    ).toBe('more power and comfort, much less spin');
+    expect(listWords(['a', 'b', 'c'])).toBe('a, b and c');
+  });
+});
+
+function told(changes: CaseChanges, ticket = ticketOf(22.5, 22.5, 'kg')): string {
+  const about = adviceCase(changes);
+  const best = advise(about, { shelf: [], labourMinor: 0, unit: 'kg' }).proposals[0];
+  if (!best) throw new Error('Nothing is proposed.');
+  const string = {
+    name: 'Threllan Lull',
+    family: best.strung.mains.family,
+    gaugeMm: best.strung.mains.gaugeMm,
+  };
+  const { staircase, reasons, changes: traits, hours } = best;
+  return wordsForClient({
+    about,
+    mains: string,
+    crosses: string,
+    ticket,
+    advised: staircase.ticket,
+    steps: staircase.steps,
+    reasons,
+    changes: traits,
+    hours,
+  });
+}
+
+describe('what the client is told', () => {
+  it('names string, figures in both units, the start and each step, and how long it lasts', () => {
+    const words = told({ talk: { arm: 'now', playsAWeek: 2 } });
+    expect(words).toContain(
+      'Threllan Lull, a multifilament of 1.25 mm (gauge 16L), at 22.5/22.5 kg (49.6/49.6 lb)',
+    );
+    expect(words).toContain(
+      'starts from the middle of the printed range, 24 kg; then −1.5 kg for “arm trouble”',
+    );
+    expect(words).toMatch(/good for about 13 to 18 h of play, 5 weeks at 2 plays a week/);
+    expect(words).toContain('no medical advice');
+    expect(told({ talk: { level: 'club' } }, ticketOf(24, 24, 'kg'))).not.toContain('medical');
+  });
+  it('says that the stringer chose otherwise', () => {
+    expect(told({ talk: { level: 'club' } }, ticketOf(25, 25, 'kg'))).toContain(
+      'Your stringer chose +1 kg from the advice.',
+    );
+  });
+});
+
+describe('the record of an advice', () => {
+  it('keeps the talk, the house rules, each step and the difference', () => {
+    const about = adviceCase({ talk: { arm: 'now', wants: ['control'] } });
+    const mains = { string: shelfString({ name: 'Soft' }), gaugeMm: 1.25 };
+    const made = recordAdvice(about, { mains, crosses: mains }, ticketOf(23.5, 22.5, 'kg'), {});
+    const record = adviceRecordSchema.parse(made);
+    expect(record).toEqual(made);
+    expect(record.words).toContain('Soft, a multifilament of 1.25 mm');
+    expect(record.steps.map(({ state }) => state)).toEqual(['in', 'yields', 'in']);
+    expect(offAdvice(record, ticketOf(23.5, 22.5, 'kg')).mainN).toBeCloseTo(n(1), 9);
+    expect(JSON.parse(JSON.stringify(record))).toEqual(record);
+  });
+});

@@ -1,0 +1,165 @@
+/** Advice in words: for the stringer to read aloud, and for the client to take home. */
+import { gaugeNumbers } from '../gauge';
+import {
+  formatTension,
+  formatTicket,
+  formatTicketConverted,
+  inTensionUnit,
+  TICKET_STEP,
+  type TensionUnit,
+  type TicketTension,
+} from '../units';
+import { TRAITS, type Change, type Hours, type Trait } from './character';
+import type { Reason } from './advise';
+import { ARM_CAUTION } from '../talk';
+import type { AdviceCase, Confidence, LastJob, Pulls, Source } from './rule';
+import type { Step } from './staircase';
+
+export const sourceWords = (source: Source): string =>
+  typeof source === 'string' ? source : `published: ${source.published}`;
+
+export const CONFIDENCE_WORDS: Record<Confidence, string> = {
+  sure: 'sure',
+  usual: 'usual, sizes differ',
+  loose: 'loose, schools differ',
+};
+
+const signed = (n: number, unit: TensionUnit): string =>
+  `${n > 0 ? '+' : n < 0 ? '−' : '±'}${inTensionUnit(Math.abs(n), unit, 0.1)}`;
+
+/** What a step moves: `−1.5 kg` for both strings, `−2/+2 lb` when they differ. */
+export const byWords = ({ mainN, crossN }: Pulls, unit: TensionUnit): string =>
+  Math.abs(mainN - crossN) < 1e-9
+    ? `${signed(mainN, unit)} ${unit}`
+    : `${signed(mainN, unit)}/${signed(crossN, unit)} ${unit}`;
+
+/** How what was typed differs from the advice, in words; nothing when it does not. */
+export function differenceWords(typed: TicketTension, advised: Pulls): string | undefined {
+  const by = { mainN: typed.mainN - advised.mainN, crossN: typed.crossN - advised.crossN };
+  const figure = byWords(by, typed.unit);
+  const largest = Math.max(Math.abs(by.mainN), Math.abs(by.crossN));
+  if (inTensionUnit(largest, typed.unit, 0.1) === 0) return undefined;
+  return inTensionUnit(largest, typed.unit) < TICKET_STEP[typed.unit] - 1e-6
+    ? `${figure} from the advice, which is hardly felt`
+    : `${figure} from the advice`;
+}
+
+/** How the new figures stand to the last job, when the difference is hardly felt. */
+export function hardlyFelt(ticket: TicketTension, last: LastJob | undefined): string | undefined {
+  if (!last) return undefined;
+  const largest = Math.max(
+    Math.abs(ticket.mainN - last.tension.mainN),
+    Math.abs(ticket.crossN - last.tension.crossN),
+  );
+  const figure = inTensionUnit(largest, ticket.unit);
+  if (figure === 0) return 'The same figures as last time.';
+  if (figure > TICKET_STEP[ticket.unit] + 1e-6) return undefined;
+  return `Only ${inTensionUnit(largest, ticket.unit, 0.1)} ${ticket.unit} from last time, which is hardly felt.`;
+}
+
+export const hoursWords = ([least, most]: Hours): string => {
+  const [from, to] = [Math.max(1, Math.round(least)), Math.max(1, Math.round(most))];
+  return from === to ? `${from} h` : `${from} to ${to} h`;
+};
+
+const TRAIT_WORDS: Record<Trait, string> = {
+  power: 'power',
+  control: 'control',
+  comfort: 'comfort',
+  spin: 'spin',
+  life: 'life',
+  holding: 'tension holding',
+};
+
+/** `more comfort and power, less spin`; nothing when all stays as it is. */
+export function changeWords(changes: Readonly<Record<Trait, Change>>): string {
+  const with_ = (change: Change) =>
+    TRAITS.filter((trait) => changes[trait] === change).map((trait) => TRAIT_WORDS[trait]);
+  const groups = (['much more', 'more', 'less', 'much less'] as const).flatMap((change) => {
+    const traits = with_(change);
+    return traits.length > 0 ? [`${change} ${listWords(traits)}`] : [];
+  });
+  return groups.join(', ');
+}
+
+export const listWords = (words: readonly string[]): string =>
+  words.length < 2 ? (words[0] ?? '') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`;
+
+const gaugeWords = (mm: number): string =>
+  `${mm.toFixed(2)} mm${gaugeNumbers(mm)[0] ? ` (gauge ${gaugeNumbers(mm).join(' or ')})` : ''}`;
+
+export interface NamedString {
+  readonly name: string;
+  readonly family: string;
+  readonly gaugeMm: number;
+}
+
+interface ClientWords {
+  readonly about: Pick<AdviceCase, 'talk' | 'last'>;
+  readonly mains: NamedString;
+  readonly crosses: NamedString;
+  /** What will be pulled, and what was advised. */
+  readonly ticket: TicketTension;
+  readonly advised: TicketTension;
+  readonly steps: readonly Step[];
+  readonly reasons: readonly Reason[];
+  readonly changes: Readonly<Record<Trait, Change>>;
+  readonly hours: Hours;
+}
+
+const lower = (text: string) => text.charAt(0).toLowerCase() + text.slice(1);
+
+/** Why this string and this tension, in words that a player understands. */
+export function wordsForClient(words: ClientWords): string {
+  const { mains, crosses, ticket, advised, steps, reasons, changes, hours, about } = words;
+  const one = mains.name === crosses.name && mains.gaugeMm === crosses.gaugeMm;
+  const named = ({ name, family, gaugeMm }: NamedString) =>
+    `${name}, a ${family} of ${gaugeWords(gaugeMm)}`;
+  const sentences = [
+    one
+      ? `Your racket gets ${named(mains)}, at ${formatTicket(ticket)} (${formatTicketConverted(ticket)}), mains before crosses.`
+      : `Your racket gets two strings: in the mains ${named(mains)}; in the crosses ${named(crosses)}; at ${formatTicket(ticket)} (${formatTicketConverted(ticket)}), mains before crosses.`,
+  ];
+  const spoken = reasons.filter(({ points }) => points > 0.4).slice(0, 2);
+  if (spoken.length > 0)
+    sentences.push(
+      `Why this string: ${spoken.map(({ title, why }) => `${lower(title)} – ${lower(why)}`).join(' ')}`,
+    );
+  const [start, ...rest] = steps;
+  const moved = rest.filter(
+    ({ state, by }) => state.is === 'in' && (by.mainN !== 0 || by.crossN !== 0),
+  );
+  if (start)
+    sentences.push(
+      `Why this tension: it starts from ${lower(start.title).replace('the client asks', 'you ask')}, ${startFigure(start, ticket.unit)}${
+        moved.length > 0
+          ? `; then ${moved.map(({ title, by }) => `${byWords(by, ticket.unit)} for “${lower(title)}”`).join(', ')}`
+          : ''
+      }.`,
+    );
+  const apart = differenceWords(ticket, advised);
+  if (apart) sentences.push(`Your stringer chose ${apart}.`);
+  const change = changeWords(changes);
+  if (change)
+    sentences.push(
+      `Beside ${about.last?.strung ? 'what you had' : 'a plain soft bed'} expect ${change}.`,
+    );
+  sentences.push(
+    `It is good for about ${hoursWords(hours)} of play${weeksWords(hours, about.talk.playsAWeek)}. A string loses 5 to 10 % of its tension before the first ball, so judge it after an hour.`,
+  );
+  if (about.talk.arm === 'now' || about.talk.arm === 'before') sentences.push(ARM_CAUTION);
+  return sentences.join(' ');
+}
+
+function startFigure({ after }: Step, unit: TensionUnit): string {
+  return after.mainN === after.crossN
+    ? formatTension(after.mainN, unit)
+    : formatTicket({ ...after, unit });
+}
+
+/** One visit to the court is reckoned an hour and a half. */
+function weeksWords([least, most]: Hours, playsAWeek: number | null): string {
+  if (!playsAWeek) return '';
+  const weeks = Math.max(1, Math.round((least + most) / 2 / (playsAWeek * 1.5)));
+  return `, ${weeks === 1 ? 'a week' : `${weeks} weeks`} at ${playsAWeek} ${playsAWeek === 1 ? 'play' : 'plays'} a week`;
+}

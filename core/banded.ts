@@ -1,0 +1,56 @@
+/** Symmetric positive definite systems whose entries lie near the diagonal. */
+
+/** Lower half of a symmetric matrix: row i holds the entries from column i − width to i. */
+export interface BandedMatrix {
+  readonly size: number;
+  readonly width: number;
+  readonly rows: readonly Float64Array[];
+}
+
+export const bandedMatrix = (size: number, width: number): BandedMatrix => ({
+  size,
+  width,
+  rows: Array.from({ length: size }, () => new Float64Array(width + 1)),
+});
+
+/** Adds to the entry of row i and column j, which must lie within the band. */
+export function addTo({ width, rows }: BandedMatrix, i: number, j: number, value: number): void {
+  const [row, column] = i >= j ? [i, j] : [j, i];
+  const place = column - row + width;
+  if (place < 0) throw new RangeError(`Entry ${i}, ${j} lies outside a band of ${width}.`);
+  (rows[row] as Float64Array)[place] = ((rows[row] as Float64Array)[place] as number) + value;
+}
+
+/**
+ * Solves A·x = b by Cholesky's factorisation without a root, A = L·D·Lᵀ, within the band
+ * (Golub & Van Loan, Matrix Computations; from memory). `matrix` is used up.
+ * Throws a RangeError when A is not positive definite.
+ */
+export function solveBanded({ size, width, rows }: BandedMatrix, b: readonly number[]): number[] {
+  const at = (i: number, j: number) => (rows[i] as Float64Array)[j - i + width] as number;
+  const x = [...b];
+  for (let i = 0; i < size; i++) {
+    const row = rows[i] as Float64Array;
+    const first = Math.max(0, i - width);
+    for (let j = first; j < i; j++) {
+      let sum = at(i, j);
+      for (let k = Math.max(first, j - width); k < j; k++) sum -= at(i, k) * at(j, k);
+      row[j - i + width] = sum;
+    }
+    let pivot = at(i, i);
+    for (let j = first; j < i; j++) {
+      const scaled = at(i, j) / at(j, j);
+      pivot -= scaled * at(i, j);
+      row[j - i + width] = scaled;
+      x[i] = (x[i] as number) - scaled * (x[j] as number);
+    }
+    if (!(pivot > 0)) throw new RangeError('The matrix is not positive definite.');
+    row[width] = pivot;
+  }
+  for (let i = size - 1; i >= 0; i--) {
+    let sum = (x[i] as number) / at(i, i);
+    for (let k = i + 1; k <= Math.min(size - 1, i + width); k++) sum -= at(k, i) * (x[k] as number);
+    x[i] = sum;
+  }
+  return x;
+}

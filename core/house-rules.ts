@@ -1,0 +1,225 @@
+/** Questions on which good stringers differ, and where a workshop stands on each. */
+import { z } from 'zod';
+import type { Sport } from './sport';
+import { newtons } from './units';
+
+interface School {
+  readonly text: string;
+  /** What its followers say for it. */
+  readonly why: string;
+}
+
+export interface HouseQuestion {
+  readonly title: string;
+  readonly schools: Readonly<Record<string, School>>;
+}
+
+/** Every question with its schools and their reasons. Common practice, no source. */
+export const HOUSE_QUESTIONS = {
+  tennisCrosses: {
+    title: 'Tennis, one string: crosses against mains',
+    schools: {
+      equal: { text: 'equal', why: 'One figure is simple, and the client can name it.' },
+      lower: {
+        text: 'crosses 2 lb lower',
+        why: 'Crosses cut the mains; lower ones prolong their life at no felt loss.',
+      },
+      'higher on the mean': {
+        text: 'mains 2 lb lower, crosses 2 lb higher',
+        why: 'Crosses lose pull to the weave, draw the distorted hoop back and raise the mains; the mean stays the reference.',
+      },
+    },
+  },
+  badmintonCrosses: {
+    title: 'Badminton: crosses against mains',
+    schools: {
+      higher: {
+        text: 'crosses 2 lb higher',
+        why: 'The mains widen the head; crosses a little tighter bring its shape back.',
+      },
+      equal: { text: 'equal', why: 'Less load on the sides of a light frame.' },
+    },
+  },
+  squashCrosses: {
+    title: 'Squash: crosses against mains',
+    schools: {
+      equal: { text: 'equal', why: 'The bed is long and narrow; the mains do most of the work.' },
+      lower: {
+        text: 'crosses 2 lb lower',
+        why: 'Short crosses feel tight at the same figure and cut the mains.',
+      },
+    },
+  },
+  hybrid: {
+    title: 'Hybrid of soft string and monofilament',
+    schools: {
+      'soft 10 % higher': {
+        text: 'the soft string 10 % above the monofilament',
+        why: 'Monofilament is stiffer at the same figure; 45 against 50 lb feels like one string.',
+      },
+      'each by its own rule': {
+        text: 'each string by the monofilament rule alone',
+        why: 'The monofilament is already lowered once; more makes the bed uneven.',
+      },
+    },
+  },
+  monofilament: {
+    title: 'Monofilament instead of a soft string',
+    schools: {
+      'by a share': {
+        text: 'lower by a share',
+        why: 'Stiffness goes with the pull, so a share of it fits every frame.',
+      },
+      'low end of the range': {
+        text: 'at the low end of the printed range',
+        why: 'Nothing to work out, and the maker stands behind the figure.',
+      },
+    },
+  },
+  stiffFrame: {
+    title: 'A stiff frame',
+    schools: {
+      'down with a sore arm': {
+        text: 'lower with any arm trouble, else as it is',
+        why: 'The arm decides; without trouble the frame alone is no reason.',
+      },
+      up: { text: 'higher', why: 'A stiff frame is lively; a firmer bed brings it under control.' },
+      down: { text: 'lower', why: 'The shock that the frame does not take, the bed must.' },
+    },
+  },
+  climate: {
+    title: 'Altitude, heat, cold and season',
+    schools: {
+      'small steps': {
+        text: 'move by small steps',
+        why: 'Thin or warm air makes the ball livelier, damp and cold make it heavy.',
+      },
+      'leave it': {
+        text: 'leave the tension',
+        why: 'The days differ more than half a kilogram can follow.',
+      },
+    },
+  },
+  knotPull: {
+    title: 'The last pull before a knot',
+    schools: {
+      '10 % higher': {
+        text: '10 % higher',
+        why: 'Makes up for what the string draws back between clamp and knot.',
+      },
+      '5 lb higher': { text: '5 lb higher', why: 'The same, without reckoning.' },
+      'pull again': {
+        text: 'the same figure again, with the clamp base pushed to the head',
+        why: 'No string is ever above its figure; the slack is taken out of the clamp instead.',
+      },
+    },
+  },
+  preStretch: {
+    title: 'Pre-stretch',
+    schools: {
+      never: { text: 'never', why: 'It takes liveliness out of the string.' },
+      'gut and nylon': {
+        text: 'natural gut, multifilament and synthetic gut',
+        why: 'Takes out early creep: the bed starts steadier and stays so.',
+      },
+      'every string': { text: 'every string', why: 'Every bed settles before it is handed over.' },
+    },
+  },
+} as const satisfies Record<string, HouseQuestion>;
+
+export type HouseQuestionName = keyof typeof HOUSE_QUESTIONS;
+export type SchoolOf<Q extends HouseQuestionName> = keyof (typeof HOUSE_QUESTIONS)[Q]['schools'] &
+  string;
+
+export const HOUSE_QUESTION_NAMES = Object.keys(HOUSE_QUESTIONS) as HouseQuestionName[];
+
+const oneOf = <Q extends HouseQuestionName>(question: Q) =>
+  z.enum(Object.keys(HOUSE_QUESTIONS[question].schools) as [SchoolOf<Q>, ...SchoolOf<Q>[]]);
+
+const schoolsShape = {
+  tennisCrosses: oneOf('tennisCrosses'),
+  badmintonCrosses: oneOf('badmintonCrosses'),
+  squashCrosses: oneOf('squashCrosses'),
+  hybrid: oneOf('hybrid'),
+  monofilament: oneOf('monofilament'),
+  stiffFrame: oneOf('stiffFrame'),
+  climate: oneOf('climate'),
+  knotPull: oneOf('knotPull'),
+  preStretch: oneOf('preStretch'),
+} satisfies Record<HouseQuestionName, z.ZodType>;
+
+/** The sentence for each figure that is out of its bounds. */
+export const HOUSE_FIGURE_LIMITS = {
+  monofilamentShare: 'Monofilament is lowered by 0 to 20 %: 5 to 10 in practice.',
+  hybridShare: 'The soft string is 0 to 20 % above the monofilament: 10 in practice.',
+  crossesByN: 'Crosses differ from mains by at most 10 lb, or 4.5 kg.',
+  lockOutShare: 'A lock-out settles 0 to 20 % lower than a constant pull: 5 to 10 from memory.',
+} as const;
+
+export const houseRulesSchema = z.object({
+  ...schoolsShape,
+  /** How much lower monofilament is pulled, as a fraction of the reference. */
+  monofilamentShare: z.number().min(0).max(0.2),
+  /** How much above the monofilament the soft string of a hybrid is. */
+  hybridShare: z.number().min(0).max(0.2),
+  /** The workshop's own difference of crosses from mains, N; null goes by the schools. */
+  crossesByN: z.number().min(-44.5).max(44.5).nullable(),
+  /** How the machine that most jobs are strung on pulls. */
+  benchPull: z.enum(['constant pull', 'lock-out']),
+  /** How much lower a lock-out settles than a constant pull, as a fraction. */
+  lockOutShare: z.number().min(0).max(0.2),
+  /** Measured on the workshop's own machines, not remembered. */
+  lockOutMeasured: z.boolean(),
+});
+
+export type HouseRules = z.infer<typeof houseRulesSchema>;
+
+/** Where a workshop starts that has not said anything. */
+export const USUAL_HOUSE: HouseRules = {
+  tennisCrosses: 'equal',
+  badmintonCrosses: 'higher',
+  squashCrosses: 'equal',
+  hybrid: 'soft 10 % higher',
+  monofilament: 'by a share',
+  stiffFrame: 'down with a sore arm',
+  climate: 'small steps',
+  knotPull: '10 % higher',
+  preStretch: 'never',
+  monofilamentShare: 0.075,
+  hybridShare: 0.1,
+  crossesByN: null,
+  benchPull: 'constant pull',
+  lockOutShare: 0.075,
+  lockOutMeasured: false,
+};
+
+const TWO_LB = newtons(2, 'lb');
+
+/** What a workshop's school puts on mains and crosses of a bed of one string, N. */
+export function crossesStep(
+  house: HouseRules,
+  sport: Sport,
+): { readonly mainN: number; readonly crossN: number } {
+  if (house.crossesByN !== null) return { mainN: 0, crossN: house.crossesByN };
+  const school = {
+    tennis: house.tennisCrosses,
+    badminton: house.badmintonCrosses,
+    squash: house.squashCrosses,
+  }[sport];
+  switch (school) {
+    case 'equal':
+      return { mainN: 0, crossN: 0 };
+    case 'lower':
+      return { mainN: 0, crossN: -TWO_LB };
+    case 'higher':
+      return { mainN: 0, crossN: TWO_LB };
+    case 'higher on the mean':
+      return { mainN: -TWO_LB, crossN: TWO_LB };
+  }
+}
+
+/** The words of the school that a workshop follows on a question. */
+export function schoolWords(house: HouseRules, question: HouseQuestionName): string {
+  const schools: Readonly<Record<string, School>> = HOUSE_QUESTIONS[question].schools;
+  return schools[house[question]]?.text ?? '';
+}

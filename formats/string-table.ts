@@ -1,0 +1,142 @@
+/**
+ * The string library as a table, comma separated values (RFC 4180): one row a string, the columns
+ * of docs/formats/strings.md. The table is read by the same sentences as the form.
+ */
+import Papa from 'papaparse';
+import {
+  emptyStringEntry,
+  stringEntryOf,
+  stringEntrySchema,
+  type StringEntry,
+  type StringFacts,
+} from '@/core/string-facts';
+
+/** Column by field of the entry, in the order in which they are written. */
+const COLUMNS = {
+  name: 'name',
+  sport: 'sport',
+  family: 'family',
+  subKind: 'kind',
+  shape: 'shape',
+  colour: 'colour',
+  gauges: 'gauges_mm',
+  set: 'set_m',
+  price: 'set_price',
+  reel: 'reel_m',
+  reelPrice: 'reel_price',
+  mass: 'mass_g_per_m',
+  stretch: 'stretch_percent',
+  life: 'life_hours',
+  holding: 'holding_percent',
+  notFor: 'not_for',
+  notes: 'notes',
+} as const satisfies Record<keyof StringEntry, string>;
+
+const FIELDS = Object.keys(COLUMNS) as (keyof StringEntry)[];
+/** Without these there is no string. */
+const NEEDED: readonly (keyof StringEntry)[] = [
+  'name',
+  'sport',
+  'family',
+  'gauges',
+  'set',
+  'price',
+];
+
+export interface TableProblem {
+  /** The column as it is written; empty for the row as a whole. */
+  readonly column: string;
+  readonly reason: string;
+}
+
+export type TableRow =
+  | { readonly ok: true; readonly line: number; readonly string: StringFacts }
+  | {
+      readonly ok: false;
+      readonly line: number;
+      readonly name: string;
+      readonly problems: readonly TableProblem[];
+    };
+
+/** Larger tables are no string libraries. */
+const MOST_LETTERS = 2_000_000;
+const MOST_ROWS = 2000;
+
+const columnOf = (field: PropertyKey | undefined): string =>
+  COLUMNS[field as keyof StringEntry] ?? '';
+
+/** Spreadsheets run what begins so as a formula; an apostrophe in front keeps it a text. */
+const isFormula = (text: string): boolean => /^[=+@\t\r]|^-(?!\d)/.test(text);
+
+const tidy = (text: string): string => (text.startsWith("'") ? text.slice(1) : text).trim();
+
+/** Reads a table; every row is a sound string or says column and reason. Never throws. */
+export function readStringTable(text: string): readonly TableRow[] {
+  const whole = (reason: string, line = 1): readonly TableRow[] => [
+    { ok: false, line, name: '', problems: [{ column: '', reason }] },
+  ];
+  if (text.trim() === '') return whole('There is nothing in it.');
+  if (text.length > MOST_LETTERS) return whole('Too long for a table of strings.');
+  const { data, errors } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), {
+    skipEmptyLines: 'greedy',
+  });
+  const quotes = errors.find(({ type }) => type === 'Quotes');
+  if (quotes) return whole('A double quote is opened and not closed.', (quotes.row ?? 0) + 1);
+  const [head = [], ...rows] = data;
+  const named = head.map((column) => column.trim().toLowerCase());
+  const stray = named.find(
+    (column) => column !== '' && !FIELDS.some((field) => columnOf(field) === column),
+  );
+  if (stray !== undefined)
+    return whole(
+      `There is no column “${stray.slice(0, 40)}”: the first row names ${FIELDS.map(columnOf).join(', ')}.`,
+    );
+  const missing = NEEDED.find((field) => !named.includes(columnOf(field)));
+  if (missing)
+    return whole(`The first row names the columns, and ${columnOf(missing)} is missing.`);
+  const twice = named.find((column, i) => column !== '' && named.indexOf(column) !== i);
+  if (twice) return whole(`The column ${twice} stands there twice.`);
+  if (rows.length === 0) return whole('There is a head and no row below it.');
+  if (rows.length > MOST_ROWS) return whole(`At most ${MOST_ROWS} strings at a time.`);
+
+  const seen = new Map<string, number>();
+  return rows.map((cells, i): TableRow => {
+    const line = i + 2;
+    const cell = (field: keyof StringEntry) => tidy(cells[named.indexOf(columnOf(field))] ?? '');
+    const entry = Object.fromEntries(
+      FIELDS.map((field) => [
+        field,
+        cell(field) || (field === 'shape' ? emptyStringEntry.shape : ''),
+      ]),
+    ) as unknown as StringEntry;
+    const problems: TableProblem[] =
+      cells.length > named.length
+        ? [
+            {
+              column: '',
+              reason: 'It has more cells than the first row has names: is a comma not in quotes?',
+            },
+          ]
+        : [];
+    const read = stringEntrySchema.safeParse(entry);
+    for (const { path, message } of read.error?.issues ?? [])
+      problems.push({ column: columnOf(path[0]), reason: message });
+    const known = `${entry.sport.toLowerCase()} ${entry.name.toLowerCase()}`;
+    const before = seen.get(known);
+    if (before !== undefined)
+      problems.push({ column: 'name', reason: `The same string stands in row ${before} already.` });
+    else seen.set(known, line);
+    return read.success && problems.length === 0
+      ? { ok: true, line, string: read.data }
+      : { ok: false, line, name: entry.name, problems };
+  });
+}
+
+/** Strings as a table that reads back as it is. */
+export function writeStringTable(strings: readonly StringFacts[]): string {
+  const rows = strings.map((string) => {
+    const entry = stringEntryOf(string);
+    return FIELDS.map((field) => (isFormula(entry[field]) ? `'${entry[field]}` : entry[field]));
+  });
+  return `${Papa.unparse([FIELDS.map(columnOf), ...rows], { newline: '\r\n' })}\r\n`;
+}

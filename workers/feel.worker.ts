@@ -1,0 +1,28 @@
+/** Finds the tension of the same feel beside the interface. */
+import { studyFrame } from '@/core/bed';
+import { sameFeel, type SameFeel } from '@/core/feel';
+import type { FrameSpec } from '@/core/frame';
+import type { TicketTension } from '@/core/units';
+
+export interface FeelQuestion {
+  readonly id: number;
+  readonly from: FrameSpec;
+  readonly to: FrameSpec;
+  readonly tension: TicketTension;
+}
+
+export interface FeelAnswer {
+  readonly id: number;
+  /** Undefined when one of the frames makes no bed. */
+  readonly found: SameFeel | undefined;
+}
+
+addEventListener('message', ({ data }: MessageEvent<FeelQuestion>) => {
+  const from = studyFrame(data.from).bed;
+  const to = studyFrame(data.to).bed;
+  const answer: FeelAnswer = {
+    id: data.id,
+    found: from && to && sameFeel(from, data.tension, to),
+  };
+  postMessage(answer);
+});
