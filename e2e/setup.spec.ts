@@ -123,7 +123,7 @@ test('a house rule moves the next job, and a job keeps the rules it was begun wi
 
   await page.goto('/workshop/house-rules');
   await awake(page);
-  const lowered = page.getByLabel('Lower by (%)');
+  const lowered = page.getByLabel('Monofilament lower by (%)');
   await lowered.fill('40');
   await page.getByRole('button', { name: 'Save the house rules' }).click();
   await expect(sentence(page, '0 to 20 %')).toBeVisible();
@@ -154,7 +154,7 @@ test('the same feel: the same frame the same figure, a larger head a higher one'
   await page.getByLabel('At this tension').fill('24/23');
   await choose(page, 'And now string this one', FRAME);
   await expect(answer).toContainText('24/23 kg');
-  await choose(page, 'And now string this one', 'Murrelo Lantern 110');
+  await choose(page, 'And now string this one', 'Tarnhelve Groyne Wide 115');
   await expect(answer).toContainText(/needs \d+\.\d % more/);
   await choose(page, 'And now string this one', 'Wexquay Wisp 7');
   await expect(sentence(page, 'choose one of the same sport')).toBeVisible();

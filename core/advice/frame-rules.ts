@@ -8,10 +8,10 @@ const isDense = ({ mains, crosses }: { readonly mains: number; readonly crosses:
 const isOpen = ({ mains, crosses }: { readonly mains: number; readonly crosses: number }) =>
   mains * crosses <= 16 * 18;
 
-const SMALL_HEAD_MM2 = mm2FromSquareInches(98);
-const LARGE_HEAD_MM2 = mm2FromSquareInches(100);
-/** A head that is sold as 100 in² measures a little more or less. */
-const SIZE_TOLERANCE_MM2 = mm2FromSquareInches(0.9);
+/** The inside of a head measures a little more than the size it is sold by: an oval of 336 × 248 mm is sold as 100 in². */
+const OVER_SOLD_SIZE = 1.02;
+const SMALL_HEAD_MM2 = OVER_SOLD_SIZE * mm2FromSquareInches(98);
+const LARGE_HEAD_MM2 = OVER_SOLD_SIZE * mm2FromSquareInches(100);
 
 const HEAVY_G = 300;
 
@@ -26,7 +26,7 @@ export const FRAME_RULES: readonly Rule[] = [
     confidence: 'usual',
     source: 'common practice',
     why: 'Long strings give more; a little more tension keeps the ball in.',
-    applies: ({ areaMm2 }) => areaMm2 > LARGE_HEAD_MM2 + SIZE_TOLERANCE_MM2,
+    applies: ({ areaMm2 }) => areaMm2 > LARGE_HEAD_MM2,
     small: { kind: 'feel', byN: () => HALF_STEP_N },
     standing: true,
   },
@@ -38,7 +38,7 @@ export const FRAME_RULES: readonly Rule[] = [
     confidence: 'usual',
     source: 'common practice',
     why: 'Short strings give less; a little less tension makes up for it.',
-    applies: ({ areaMm2 }) => areaMm2 <= SMALL_HEAD_MM2 + SIZE_TOLERANCE_MM2,
+    applies: ({ areaMm2 }) => areaMm2 <= SMALL_HEAD_MM2,
     small: { kind: 'feel', byN: () => -HALF_STEP_N },
     standing: true,
   },

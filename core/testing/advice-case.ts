@@ -15,10 +15,10 @@ export interface CaseChanges {
   readonly last?: LastJob;
 }
 
-/** A range of 22 to 26 kg on 99 in² with 16 × 19, so that nothing moves until a test says something. */
+/** A range of 22 to 26 kg on 100 in² with 16 × 19, so that nothing moves until a test says something. */
 export const adviceCase = (changes: CaseChanges = {}): AdviceCase => ({
   spec: frameSpec({ tension: { min: 22, max: 26, unit: 'kg' }, ...changes.spec }),
-  areaMm2: mm2FromSquareInches(changes.squareInches ?? 99.5),
+  areaMm2: mm2FromSquareInches(changes.squareInches ?? 101),
   talk: { ...SILENT, ...changes.talk, racket: { ...SILENT.racket, ...changes.racket } },
   house: { ...USUAL_HOUSE, ...changes.house },
   last: changes.last,

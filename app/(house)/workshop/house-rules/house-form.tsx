@@ -62,7 +62,7 @@ export function HouseForm({ name, initial, unit, save }: HouseFormProps) {
               <TextField
                 figure
                 className="mt-2 max-w-48"
-                label="Lower by (%)"
+                label="Monofilament lower by (%)"
                 {...form.field('monofilamentShare')}
               />
             )}
