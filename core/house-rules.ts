@@ -53,9 +53,9 @@ export const HOUSE_QUESTIONS = {
   hybrid: {
     title: 'Hybrid of soft string and monofilament',
     schools: {
-      'soft 10 % higher': {
-        text: 'the soft string 10 % above the monofilament',
-        why: 'Monofilament is stiffer at the same figure; 45 against 50 lb feels like one string.',
+      'soft string higher': {
+        text: 'the soft string a share above the monofilament',
+        why: 'Monofilament is stiffer at the same figure; 10 % apart, 45 beside 50 lb, feels like one string.',
       },
       'each by its own rule': {
         text: 'each string by the monofilament rule alone',
@@ -179,7 +179,7 @@ export const USUAL_HOUSE: HouseRules = {
   tennisCrosses: 'equal',
   badmintonCrosses: 'higher',
   squashCrosses: 'equal',
-  hybrid: 'soft 10 % higher',
+  hybrid: 'soft string higher',
   monofilament: 'by a share',
   stiffFrame: 'down with a sore arm',
   climate: 'small steps',

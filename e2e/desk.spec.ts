@@ -20,10 +20,9 @@ test('a hybrid of the client’s gut and the shop’s monofilament: half of each
   await page.getByRole('checkbox', { name: 'The client brought it' }).click();
   await page.getByRole('checkbox', { name: 'Another string in the crosses' }).click();
   await choose(page, 'String for the crosses', 'Cordwane Drift');
-  // From the middle of 22 to 26 kg the gut stays and the monofilament comes down by 7.5 %.
-  await expect(page.getByText('24/22 kg').first()).toBeVisible();
-  await page.getByRole('button', { name: 'Take it' }).click();
-  await expect(page.getByLabel('Tension, mains/crosses')).toHaveValue('24/22 kg');
+  // From the middle of 22 to 26 kg the gut stays, 10 % above the monofilament.
+  await expect(page.locator('#tension-understood')).toContainText('24/22 kg');
+  await expect(page.locator('#tension-understood')).toContainText('as advised');
   await page.getByRole('button', { name: 'Save and go to the cut' }).click();
   await page.waitForURL(/\/cut$/);
   await expect(page.getByRole('radio', { name: 'half a set each' })).toBeChecked();
@@ -58,9 +57,7 @@ test('a client who reads pounds gets pounds', async ({ page }) => {
   await page.getByRole('link', { name: 'The holes are right' }).click();
   await choose(page, 'String for the mains', 'Threllan Lull');
   // 24 kg is 52.9 lb, and a pound is the smallest step worth writing.
-  await page.getByRole('button', { name: 'Take it' }).click();
-  await expect(page.getByLabel('Tension, mains/crosses')).toHaveValue('53/53 lb');
-  await expect(page.getByText('24/24 kg').first()).toBeVisible();
+  await expect(page.locator('#tension-understood')).toContainText('53/53 lb · 24/24 kg');
   await expect(page.getByText('mains 58 lb, crosses 58 lb')).toBeVisible();
 });
 

@@ -37,7 +37,7 @@ describe('a table of strings', () => {
       facts({ name: 'B', reelMm: null, reelPriceMinor: null, notFor: [], notes: '' }),
     ];
     expect(readStringTable(writeStringTable(strings))).toEqual(
-      strings.map((string, i) => ({ ok: true, line: i + 2, string })),
+      strings.map((string, i) => ({ ok: true, line: i + 2, string, changes: undefined })),
     );
   });
 
@@ -48,7 +48,7 @@ describe('a table of strings', () => {
         // What the form would not take, or would tidy, never reaches a table.
         if (!read.success || read.data.name.startsWith("'") || /\r/.test(typed)) return;
         const table = writeStringTable([read.data]);
-        expect(readStringTable(table)).toEqual([{ ok: true, line: 2, string: read.data }]);
+        expect(readStringTable(table)).toMatchObject([{ ok: true, line: 2, string: read.data }]);
       }),
     );
     expect(writeStringTable([facts({ name: '=2+3' })])).toContain("'=2+3");
@@ -72,6 +72,22 @@ describe('a table of strings', () => {
       ok: true,
       string: { name: 'A', setPriceMinor: 950, shape: 'round', reelMm: null },
     });
+  });
+
+  it('leaves alone what it has no column for, and says what it changes', () => {
+    const [row] = readStringTable(
+      `${HEAD}\nTHRELLAN LULL,tennis,multifilament,1.25 1.30,12.2,19.50`,
+      [facts(), facts({ sport: 'squash' })],
+    );
+    expect(row).toMatchObject({
+      string: { ...facts(), name: 'THRELLAN LULL', setPriceMinor: 1950 },
+      changes: [
+        { column: 'name', from: 'Threllan Lull', to: 'THRELLAN LULL' },
+        { column: 'set_price', from: '18.90', to: '19.50' },
+      ],
+    });
+    const [emptied] = readStringTable(writeStringTable([facts({ colour: '' })]), [facts()]);
+    expect(emptied).toMatchObject({ changes: [{ column: 'colour', from: 'natural', to: '' }] });
   });
 
   it('says row, column and reason, all of them', () => {

@@ -4,7 +4,6 @@
  */
 import Papa from 'papaparse';
 import {
-  emptyStringEntry,
   stringEntryOf,
   stringEntrySchema,
   type StringEntry,
@@ -49,14 +48,28 @@ export interface TableProblem {
   readonly reason: string;
 }
 
+export interface CellChange {
+  readonly column: string;
+  readonly from: string;
+  readonly to: string;
+}
+
 export type TableRow =
-  | { readonly ok: true; readonly line: number; readonly string: StringFacts }
+  | {
+      readonly ok: true;
+      readonly line: number;
+      readonly string: StringFacts;
+      /** Against the string of that name and sport in the library; nothing when there is none. */
+      readonly changes: readonly CellChange[] | undefined;
+    }
   | {
       readonly ok: false;
       readonly line: number;
       readonly name: string;
       readonly problems: readonly TableProblem[];
     };
+
+const NOTHING_WRITTEN = Object.fromEntries(FIELDS.map((field) => [field, ''])) as StringEntry;
 
 /** Larger tables are no string libraries. */
 const MOST_LETTERS = 2_000_000;
@@ -70,8 +83,25 @@ const isFormula = (text: string): boolean => /^[=+@\t\r]|^-(?!\d)/.test(text);
 
 const tidy = (text: string): string => (text.startsWith("'") ? text.slice(1) : text).trim();
 
-/** Reads a table; every row is a sound string or says column and reason. Never throws. */
-export function readStringTable(text: string): readonly TableRow[] {
+const nameIn = (name: string, sport: string): string =>
+  `${sport.trim().toLowerCase()} ${name.trim().toLowerCase()}`;
+
+function changesOf(before: StringEntry, after: StringEntry): readonly CellChange[] {
+  return FIELDS.filter((field) => before[field] !== after[field]).map((field) => ({
+    column: COLUMNS[field],
+    from: before[field],
+    to: after[field],
+  }));
+}
+
+/**
+ * Reads a table; every row is a sound string or says column and reason. A column that the table does
+ * not have is taken from the string in the library that the row names. Never throws.
+ */
+export function readStringTable(
+  text: string,
+  library: readonly StringFacts[] = [],
+): readonly TableRow[] {
   const whole = (reason: string, line = 1): readonly TableRow[] => [
     { ok: false, line, name: '', problems: [{ column: '', reason }] },
   ];
@@ -99,16 +129,19 @@ export function readStringTable(text: string): readonly TableRow[] {
   if (rows.length === 0) return whole('There is a head and no row below it.');
   if (rows.length > MOST_ROWS) return whole(`At most ${MOST_ROWS} strings at a time.`);
 
+  const given = FIELDS.filter((field) => named.includes(COLUMNS[field]));
+  const known = new Map(library.map((string) => [nameIn(string.name, string.sport), string]));
   const seen = new Map<string, number>();
   return rows.map((cells, i): TableRow => {
     const line = i + 2;
-    const cell = (field: keyof StringEntry) => tidy(cells[named.indexOf(columnOf(field))] ?? '');
-    const entry = Object.fromEntries(
-      FIELDS.map((field) => [
-        field,
-        cell(field) || (field === 'shape' ? emptyStringEntry.shape : ''),
-      ]),
-    ) as unknown as StringEntry;
+    const cell = (field: keyof StringEntry) => tidy(cells[named.indexOf(COLUMNS[field])] ?? '');
+    const name = nameIn(cell('name'), cell('sport'));
+    const found = known.get(name);
+    const before = found && stringEntryOf(found);
+    const entry: StringEntry = {
+      ...(before ?? NOTHING_WRITTEN),
+      ...Object.fromEntries(given.map((field) => [field, cell(field)])),
+    };
     const problems: TableProblem[] =
       cells.length > named.length
         ? [
@@ -118,16 +151,20 @@ export function readStringTable(text: string): readonly TableRow[] {
             },
           ]
         : [];
-    const read = stringEntrySchema.safeParse(entry);
+    const read = stringEntrySchema.safeParse({ ...entry, shape: entry.shape || 'round' });
     for (const { path, message } of read.error?.issues ?? [])
       problems.push({ column: columnOf(path[0]), reason: message });
-    const known = `${entry.sport.toLowerCase()} ${entry.name.toLowerCase()}`;
-    const before = seen.get(known);
-    if (before !== undefined)
-      problems.push({ column: 'name', reason: `The same string stands in row ${before} already.` });
-    else seen.set(known, line);
+    const twin = seen.get(name);
+    if (twin !== undefined)
+      problems.push({ column: 'name', reason: `The same string stands in row ${twin} already.` });
+    else seen.set(name, line);
     return read.success && problems.length === 0
-      ? { ok: true, line, string: read.data }
+      ? {
+          ok: true,
+          line,
+          string: read.data,
+          changes: before && changesOf(before, stringEntryOf(read.data)),
+        }
       : { ok: false, line, name: entry.name, problems };
   });
 }

@@ -1,14 +1,22 @@
 /** How fast it is, as times and as ratios within this run; other runs and machines differ. */
 import { chromium } from '@playwright/test';
+import { advise, type AdviceMeans } from '@/core/advice/advise';
+import type { AdviceCase } from '@/core/advice/rule';
+import { climb } from '@/core/advice/staircase';
 import { studyFrame, type Bed } from '@/core/bed';
+import { sameFeel } from '@/core/feel';
 import type { FrameSpec } from '@/core/frame';
+import { USUAL_HOUSE } from '@/core/house-rules';
 import { USUAL_ASSUMPTIONS } from '@/core/lengths';
 import { LIBRARY } from '@/core/library';
 import { mends } from '@/core/mends';
 import { compareMethods } from '@/core/methods';
 import { planCut } from '@/core/plan';
 import { solveSkips } from '@/core/skip-solver';
+import { SILENT } from '@/core/talk';
+import { newtons } from '@/core/units';
 import { fillWithDemo } from '@/db/demo/fill';
+import { DEMO_STRINGS } from '@/db/demo/strings';
 import { openHouse } from './open';
 import { ledgerOf, libraryFrames, skipTrial, type Reading } from './skip-trial';
 
@@ -24,6 +32,34 @@ const largest = libraryFrames().find(
   ({ question }) => question.mainsPerSide === 11 && question.crosses === 22,
 );
 
+const bedNamed = (name: string) => studyFrame(specOf(name)).bed as Bed;
+const other = bedNamed('Tarnhelve Groyne Wide 115');
+const badminton = bedNamed('Wexquay Wisp 7');
+const tension = { mainN: newtons(24, 'kg'), crossN: newtons(23, 'kg') };
+const about: AdviceCase = {
+  spec: tennis,
+  areaMm2: bed.areaMm2,
+  talk: {
+    ...SILENT,
+    age: 'older',
+    level: 'club',
+    arm: 'before',
+    wants: ['control'],
+    playsAWeek: 3,
+  },
+  house: USUAL_HOUSE,
+  last: undefined,
+};
+const means: AdviceMeans = {
+  shelf: DEMO_STRINGS.map((each) => ({ ...each, id: each.name })),
+  labourMinor: 1800,
+  unit: 'kg',
+};
+const firm = {
+  mains: { ...string, shape: 'round' },
+  crosses: { ...string, shape: 'round' },
+} as const;
+
 const WORKS: readonly (readonly [string, () => unknown])[] = [
   [
     'plan a cut, 16 × 19',
@@ -37,6 +73,13 @@ const WORKS: readonly (readonly [string, () => unknown])[] = [
   ['study a frame, 16 × 19', () => studyFrame(tennis)],
   ['study a badminton frame, 22 × 22', () => studyFrame(specOf('Wexquay Wisp 7'))],
   ['study a teardrop, 14 × 18', () => studyFrame(specOf('Bryndal Cinder 120'))],
+  ['advise, nine setups of thirty strings', () => advise(about, means)],
+  ['climb one staircase', () => climb(about, firm, 'kg')],
+  ['same feel, on a larger head', () => sameFeel(bed, tension, other)],
+  [
+    'same feel, badminton 22 × 22',
+    () => sameFeel(badminton, { mainN: 110, crossN: 120 }, badminton),
+  ],
   ['mend 17 mains', () => mends({ ...tennis, pattern: { ...tennis.pattern, mains: 17 } })],
 ];
 
@@ -55,7 +98,7 @@ const measured = WORKS.map(([name, work]) => ({ name, ms: medianMs(work) }));
 const unit = measured[0]?.ms ?? 1;
 for (const { name, ms } of measured)
   console.log(
-    `${name.padEnd(34)} ${ms.toFixed(2).padStart(8)} ms  ${(ms / unit).toFixed(1).padStart(6)} ×`,
+    `${name.padEnd(40)} ${ms.toFixed(2).padStart(8)} ms  ${(ms / unit).toFixed(1).padStart(6)} ×`,
   );
 
 console.log('\nThe skip solver against frames read with errors');

@@ -142,6 +142,24 @@ describe('the setups', () => {
     expect(kind({}, 'full multifilament').preStretch).toBe(false);
   });
 
+  // Source: practice (pre-stretch: steadier; thicker mains with thinner crosses of one string last longer).
+  it('tell what pre-stretch and thick mains do', () => {
+    const last = lastJob('multifilament', 24, 24);
+    const stretched = kind({ last, house: { preStretch: 'every string' } }, 'full multifilament');
+    expect(stretched.changes.holding).toBe('more');
+    const thick = kind({}, 'thick and thin monofilament');
+    expect(thick.method).toBe('two-piece');
+    expect(thick.strung.mains.gaugeMm).toBeGreaterThan(thick.strung.crosses.gaugeMm);
+    expect(kind({}, 'full monofilament').hours[1]).toBeLessThan(thick.hours[1]);
+  });
+
+  it('are each another bed, whatever the shelf makes of them', () => {
+    const shelf = [shelfString({ name: 'Only', family: 'monofilament', gaugesMm: [1.25] })];
+    const names = advised({}, shelf).proposals.map((each) => each.kind.name);
+    expect(names).toContain('full monofilament');
+    expect(names).not.toContain('thick and thin monofilament');
+  });
+
   it('never offer aramid', () => {
     for (const sport of ['tennis', 'badminton', 'squash'] as const)
       for (const { strung } of advised({ spec: { sport } }).proposals)

@@ -13,28 +13,14 @@ import {
   type Trait,
 } from './character';
 import { conflictsOf, type Conflict } from './conflicts';
-import {
-  isHybridBed,
-  isSoft,
-  type AdviceCase,
-  type Confidence,
-  type Rank,
-  type Source,
-  type Strung,
-} from './rule';
+import { groundsOf, isHybridBed, isSoft, type AdviceCase, type Grounds, type Strung } from './rule';
 import { RULES } from './rules';
 import { setupKinds, strungAs, type SetupKind } from './setups';
 import { offersFor, type Offer, type ShelfString } from './shelf';
 import { climb, type Staircase, type Switched } from './staircase';
 import { firmness, usualGaugeMm } from './strung';
 
-export interface Reason {
-  readonly id: string;
-  readonly title: string;
-  readonly why: string;
-  readonly rank: Rank;
-  readonly confidence: Confidence;
-  readonly source: Source;
+export interface Reason extends Grounds {
   /** For the setup above zero, against it below. */
   readonly points: number;
 }
@@ -68,18 +54,12 @@ export interface Proposal extends Outlook {
   readonly preStretch: boolean;
 }
 
-export interface Told {
-  readonly id: string;
-  readonly title: string;
-  readonly why: string;
-}
-
 export interface Advice {
   /** The best first, and the first three of different groups. */
   readonly proposals: readonly Proposal[];
   readonly conflicts: readonly Conflict[];
   /** Rules that hold and move no figure. */
-  readonly tells: readonly Told[];
+  readonly tells: readonly Grounds[];
 }
 
 export interface AdviceMeans {
@@ -97,11 +77,11 @@ export function advise(about: AdviceCase, means: AdviceMeans): Advice {
     // Among equals the softer one stands first.
     .toSorted((a, b) => roundTo(b.points - a.points, 1e-6) || a.firmnessN - b.firmnessN);
   return {
-    proposals: differentFirst(proposals),
+    proposals: differentFirst(distinct(proposals)),
     conflicts: conflictsOf(about),
     tells: RULES.filter(
       (rule) => rule.tells && rule.sports.includes(sport) && rule.applies(about),
-    ).map(({ id, title, why }) => ({ id, title, why })),
+    ).map(groundsOf),
   };
 }
 
@@ -149,17 +129,32 @@ const BASE_POINTS: Readonly<Record<string, number>> = {
   'monofilament and multifilament': 0.2,
   'full monofilament': 0.15,
   'multifilament and synthetic gut': 0.1,
+  'thick and thin monofilament': -0.3,
   'all-round': 0.5,
   multifilament: 0.5,
 };
 
 /** Every rule that speaks for or against a bed, the weightiest first. */
 export function reasonsFor(strung: Strung, about: AdviceCase): readonly Reason[] {
-  return RULES.flatMap(({ id, title, why, rank, confidence, source, sports, applies, favours }) => {
+  return RULES.flatMap((rule) => {
+    const { favours, sports, applies } = rule;
     if (!favours || !sports.includes(about.spec.sport) || !applies(about)) return [];
     const points = favours(strung, about);
-    return Math.abs(points) < 0.05 ? [] : [{ id, title, why, rank, confidence, source, points }];
+    return Math.abs(points) < 0.05 ? [] : [{ ...groundsOf(rule), points }];
   }).toSorted((a, b) => Math.abs(b.points) - Math.abs(a.points));
+}
+
+/** The shelf may turn two kinds into the same bed; it is offered once. */
+function distinct(ranked: readonly Proposal[]): readonly Proposal[] {
+  const seen = new Set<string>();
+  return ranked.filter(({ strung, offers }) => {
+    const bed = JSON.stringify([
+      strung,
+      offers.mains[0]?.string.id ?? '',
+      offers.crosses[0]?.string.id ?? '',
+    ]);
+    return !seen.has(bed) && seen.add(bed);
+  });
 }
 
 /** The best of each group in front, so that the first three truly differ. */
@@ -202,7 +197,7 @@ export function outlook(
   const now = last?.strung
     ? characterOf(last.strung, last.tension, spec.sport, referenceN)
     : characterOf(usual, { mainN: referenceN, crossN: referenceN }, spec.sport, referenceN);
-  const then = characterOf(strung, exact, spec.sport, referenceN);
+  const then = characterOf(strung, exact, spec.sport, referenceN, wantsPreStretch(strung, about));
   const life = (string: Strung['mains'], from: BedString) => ({
     ...string,
     lifeHours: from.string?.lifeHours ?? null,

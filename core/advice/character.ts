@@ -40,12 +40,16 @@ const A_STEP_THICKER: Character = {
   holding: 0.1,
 };
 
+/** Pre-stretch takes out early creep: steadier, stiffer, less lively (practice); sizes from memory. */
+const PRE_STRETCHED: Partial<Character> = { holding: 0.5, power: -0.2, comfort: -0.2 };
+
 /** The character of a bed, its tension counted from `referenceN`. */
 export function characterOf(
   strung: Strung,
   pulls: Pulls,
   sport: Sport,
   referenceN: number,
+  preStretch = false,
 ): Character {
   const kilograms =
     (MAIN_SHARE * pulls.mainN + (1 - MAIN_SHARE) * pulls.crossN - referenceN) / NEWTONS_PER_KGF;
@@ -55,7 +59,8 @@ export function characterOf(
     MAIN_SHARE * FAMILY[strung.mains.family][trait] +
     (1 - MAIN_SHARE) * FAMILY[strung.crosses.family][trait] +
     kilograms * A_KILOGRAM[trait] +
-    thick * A_STEP_THICKER[trait];
+    thick * A_STEP_THICKER[trait] +
+    (preStretch ? (PRE_STRETCHED[trait] ?? 0) : 0);
   return {
     power: of('power'),
     control: of('control'),

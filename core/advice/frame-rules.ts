@@ -55,6 +55,17 @@ export const FRAME_RULES: readonly Rule[] = [
     standing: true,
   },
   {
+    id: 'thickness in a dense bed',
+    title: 'Thickness shows in a dense bed',
+    sports: ['tennis'],
+    rank: 'default',
+    confidence: 'usual',
+    source: 'common practice',
+    why: 'In a dense bed a tenth of a millimetre is a change one can see: stay with the thickness they know.',
+    applies: ({ spec }) => isDense(spec.pattern),
+    tells: true,
+  },
+  {
     id: 'open pattern',
     title: 'Open pattern',
     sports: ['tennis'],

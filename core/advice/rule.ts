@@ -52,17 +52,30 @@ export interface Pulls {
   readonly crossN: number;
 }
 
-interface RuleFacts {
+/** What is told of a rule wherever it shows. */
+export interface Grounds {
   readonly id: string;
   readonly title: string;
-  readonly sports: readonly Sport[];
+  /** One plain sentence. */
+  readonly why: string;
   readonly rank: Rank;
   readonly confidence: Confidence;
   readonly source: Source;
+}
+
+export const groundsOf = ({ id, title, why, rank, confidence, source }: Grounds): Grounds => ({
+  id,
+  title,
+  why,
+  rank,
+  confidence,
+  source,
+});
+
+interface RuleFacts extends Grounds {
+  readonly sports: readonly Sport[];
   /** The question of the house on which schools differ. */
   readonly school?: HouseQuestionName;
-  /** One plain sentence. */
-  readonly why: string;
 }
 
 export interface Rule extends RuleFacts {

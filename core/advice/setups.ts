@@ -39,6 +39,10 @@ const KINDS: Record<Sport, readonly SetupKind[]> = {
     tennis('multifilament and monofilament', 'hybrid', 'multifilament', 'monofilament'),
     tennis('natural gut and monofilament', 'hybrid', 'natural gut', 'monofilament'),
     tennis('full monofilament', 'full monofilament', 'monofilament', 'monofilament'),
+    {
+      ...tennis('thick and thin monofilament', 'full monofilament', 'monofilament', 'monofilament'),
+      mains: { family: 'monofilament', gaugeMm: 1.3 },
+    },
   ],
   badminton: [
     oneString('all-round', 'multifilament', 0.68),

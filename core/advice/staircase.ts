@@ -17,13 +17,11 @@ import {
   RANKS,
   STEP_N,
   type AdviceCase,
-  type Confidence,
+  groundsOf,
   type Pulls,
-  type Rank,
+  type Grounds,
   type Rule,
-  type Source,
   type Strung,
-  type Translation,
 } from './rule';
 import { RULES } from './rules';
 import { add, sameFamilies, shareOfReference, TRANSLATIONS } from './translations';
@@ -37,13 +35,7 @@ export type StepState =
   /** The tension that it starts from was found with it. */
   | { readonly is: 'already in' };
 
-export interface Step {
-  readonly id: string;
-  readonly title: string;
-  readonly why: string;
-  readonly rank: Rank;
-  readonly confidence: Confidence;
-  readonly source: Source;
+export interface Step extends Grounds {
   /** Where the workshop stands, when schools differ. */
   readonly school: string | undefined;
   readonly state: StepState;
@@ -226,15 +218,6 @@ function smallSteps(about: AdviceCase, from: Start['from'], switched: Switched):
   });
 }
 
-const factsOf = ({ id, title, why, rank, confidence, source }: Rule | Translation) => ({
-  id,
-  title,
-  why,
-  rank,
-  confidence,
-  source,
-});
-
 /** Highest pulls of this bed, N: what is printed on the frame, and what monofilament takes. */
 export function ceilings({ spec }: AdviceCase, { mains, crosses }: Strung): Pulls {
   const printed = printedRange(spec)?.maxN ?? Infinity;
@@ -278,7 +261,7 @@ export function climb(
     if (state.is === 'in') smallN += byN;
     const undone = !rule.applies(about);
     take({
-      ...factsOf(rule),
+      ...groundsOf(rule),
       title: undone ? `Not any more: ${rule.title.toLowerCase()}` : rule.title,
       why: undone ? 'It was reckoned in last time and does not hold now.' : rule.why,
       school: rule.school && schoolWords(house, rule.school),
@@ -307,7 +290,7 @@ export function climb(
     if (!rule.sports.includes(spec.sport) || !rule.applies(about, strung)) continue;
     if (rule.id === 'machine' ? start.from === 'frame' : start.translated) continue;
     take({
-      ...factsOf(rule),
+      ...groundsOf(rule),
       school: rule.school && schoolWords(house, rule.school),
       state: switched[rule.id] === false ? { is: 'off' } : { is: 'in' },
       canSwitch: true,
@@ -333,11 +316,7 @@ function limit(about: AdviceCase, strung: Strung, n: Pulls): readonly Omit<Step,
   const { sport } = about.spec;
   const steps: Omit<Step, 'after'>[] = [];
   let now = n;
-  const between = (
-    least: Pulls,
-    most: Pulls,
-    said: Pick<Step, 'id' | 'title' | 'why' | 'rank' | 'confidence' | 'source'>,
-  ) => {
+  const between = (least: Pulls, most: Pulls, said: Grounds) => {
     const held = {
       mainN: Math.min(most.mainN, Math.max(least.mainN, now.mainN)),
       crossN: Math.min(most.crossN, Math.max(least.crossN, now.crossN)),

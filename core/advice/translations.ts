@@ -19,7 +19,7 @@ const NONE: Pulls = { mainN: 0, crossN: 0 };
 
 /** Steps a workshop's schools on hybrids and monofilament leave to each other. */
 const hybridRuleHolds = ({ house }: AdviceCase, strung: Strung): boolean =>
-  house.hybrid === 'soft 10 % higher' && mixesSoftAndMono(strung);
+  house.hybrid === 'soft string higher' && mixesSoftAndMono(strung);
 
 const onMonofilament = ({ mains, crosses }: Strung, byN: number): Pulls => ({
   mainN: isMonofilament(mains) ? byN : 0,

@@ -12,7 +12,7 @@ import { recordAdvice, strungFrom } from '@/core/advice/record';
 import { climb } from '@/core/advice/staircase';
 import { USUAL_HOUSE } from '@/core/house-rules';
 import { SILENT, type Talk } from '@/core/talk';
-import { newtons, roundToTicketStep, type TensionUnit } from '@/core/units';
+import { newtons, roundToTicketStep, type TensionUnit, type TicketTension } from '@/core/units';
 import type { StringFacts } from '@/core/string-facts';
 import type { Connection, Database } from '../connection';
 import { clients, frames, rackets, strings, tickets, workshops } from '../schema';
@@ -174,6 +174,10 @@ const chosenBed = ({ mains, crosses }: DemoRacket) => {
   return { mains: chosen(mains), crosses: chosen(crosses) };
 };
 
+/** Nobody kept the talk where nobody asked. */
+const adviceOn = (racket: DemoRacket, pull: TicketTension) =>
+  racket.talk ? recordAdvice(aboutRacket(racket), chosenBed(racket), pull, {}) : null;
+
 /** The usual pull of a racket, with a step up or down now and then. */
 function pullOf(racket: DemoRacket, steps: number) {
   const { unit, crossBy } = racket;
@@ -232,8 +236,7 @@ function closedTicket(
     mains: recordOfString(racket.mains, supplied),
     crosses: recordOfString(racket.crosses, supplied),
     tension: pull,
-    // Nobody kept the talk before the workshop asked for it.
-    advice: racket.talk ? recordAdvice(aboutRacket(racket), chosenBed(racket), pull, {}) : null,
+    advice: adviceOn(racket, pull),
     choice: cut,
     cutFrom: cut.cutFrom,
     remnantsMm: [],
@@ -294,6 +297,7 @@ function openTickets(owned: readonly DemoRacket[], today: Date): (typeof tickets
       wish,
       condition: CONDITIONS[i % CONDITIONS.length] ?? '',
       ...(state !== 'in' && setupColumns(racket, false, pullOf(racket, 0))),
+      ...(state !== 'in' && { advice: adviceOn(racket, pullOf(racket, 0)) }),
       ...(state === 'cut' && cutColumns(racket)),
     };
   });

@@ -1,7 +1,7 @@
 'use server';
 
 import { z } from 'zod';
-import { answerTo, misread, refused } from '@/app/answers';
+import { answerTo, misread, refused, Undone, wholly } from '@/app/answers';
 import { openWorkshop } from '@/db/workshop';
 import { readStringTable } from '@/formats/string-table';
 import type { FormAnswer } from '@/ui/form/result';
@@ -46,13 +46,18 @@ const tableText = z.string().max(2_000_000);
 
 /** Brings a table of strings in, all of it or nothing; sent twice it changes nothing more. */
 export async function importStrings(text: string): Promise<FormAnswer> {
-  const rows = readStringTable(tableText.parse(text));
-  const sound = rows.flatMap((row) => (row.ok ? [row.string] : []));
-  if (sound.length < rows.length)
-    return refused('A row of the table is not right yet, so nothing was brought in.');
+  const table = tableText.parse(text);
   const { together } = await openWorkshop();
-  await together(async ({ strings }) => {
-    for (const string of sound) await strings.bring(string);
-  });
-  return { ok: true, go: '/strings' };
+  return wholly(() =>
+    together(async ({ strings }) => {
+      for (const row of readStringTable(table, await strings.find(''))) {
+        if (!row.ok)
+          throw new Undone(
+            refused('A row of the table is not right yet, so nothing was brought in.'),
+          );
+        await strings.bring(row.string);
+      }
+      return { ok: true, go: '/strings' };
+    }),
+  );
 }

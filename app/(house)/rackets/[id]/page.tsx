@@ -2,6 +2,7 @@ import Link from 'next/link';
 import { notFound } from 'next/navigation';
 import { routeId } from '@/app/route-id';
 import { formatDay, formatWall, wallTime } from '@/core/promise';
+import { SILENT, talkWords } from '@/core/talk';
 import { openWorkshop } from '@/db/workshop';
 import { HistoryChart } from '@/ui/history-chart';
 import { RowLink, Table } from '@/ui/list-page';
@@ -14,10 +15,18 @@ import { strungBefore } from '../strung-before';
 
 export default async function RacketPage({ params }: PageProps<'/rackets/[id]'>) {
   const id = routeId((await params).id);
-  const { workshop, rackets, frames, tickets } = await openWorkshop();
+  const { workshop, clients, rackets, frames, tickets } = await openWorkshop();
   const racket = await rackets.get(id);
   if (!racket) notFound();
   const history = await tickets.ofRacket(id);
+  const [client, frame] = await Promise.all([
+    clients.get(racket.clientId),
+    racket.frameId ? frames.get(racket.frameId) : undefined,
+  ]);
+  const said = talkWords(
+    { ...(client?.talk ?? SILENT), racket: racket.build ?? SILENT.racket },
+    frame?.sport ?? 'tennis',
+  );
   const latest = history.find((ticket) => ticket.record);
   const now = wallTime(new Date(), workshop.timeZone);
   return (
@@ -30,6 +39,7 @@ export default async function RacketPage({ params }: PageProps<'/rackets/[id]'>)
             {racket.clientName}
           </Link>
         </p>
+        {said && <p className="label mb-4">The talk: {said}. It is asked again at each Setup.</p>}
         <RacketForm
           key={racket.version}
           name={`racket ${id} ${racket.version}`}

@@ -2,8 +2,8 @@
 
 import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
-import { stringEntryOf, type StringEntry, type StringFacts } from '@/core/string-facts';
-import { readStringTable } from '@/formats/string-table';
+import type { StringFacts } from '@/core/string-facts';
+import { readStringTable, type CellChange } from '@/formats/string-table';
 import { NoteField } from '@/ui/form/field';
 import { FileDrop } from '@/ui/form/file-drop';
 import type { FormAnswer } from '@/ui/form/result';
@@ -14,18 +14,14 @@ interface TableFormProps {
   readonly bring: (text: string) => Promise<FormAnswer>;
 }
 
-const nameIn = ({ name, sport }: StringFacts) => `${sport} ${name.toLowerCase()}`;
-
 /** What a row does to the library. */
-function whatItDoes(string: StringFacts, before: StringFacts | undefined): string {
-  if (!before) return 'new';
-  const [was, is] = [stringEntryOf(before), stringEntryOf(string)];
-  const changed = (Object.keys(is) as (keyof StringEntry)[]).filter(
-    (field) => was[field] !== is[field] && field !== 'name',
+function whatItDoes(changes: readonly CellChange[] | undefined): string {
+  if (!changes) return 'new';
+  if (changes.length === 0) return 'as it is';
+  const words = changes.map(
+    ({ column, from, to }) => `${column} ${from || 'nothing'} to ${to || 'nothing'}`,
   );
-  return changed.length === 0
-    ? 'as it is'
-    : `changes ${changed.map((field) => `${field} ${was[field] || 'nothing'} to ${is[field] || 'nothing'}`).join(', ')}`;
+  return `changes ${words.join(', ')}`;
 }
 
 /** Looks at the table first, row by row; nothing comes in before the button is pressed. */
@@ -35,8 +31,10 @@ export function TableForm({ known, bring }: TableFormProps) {
   const [text, setText] = useState('');
   const [notice, setNotice] = useState<string>();
   const [busy, setBusy] = useState(false);
-  const rows = useMemo(() => (text.trim() === '' ? [] : readStringTable(text)), [text]);
-  const byName = useMemo(() => new Map(known.map((string) => [nameIn(string), string])), [known]);
+  const rows = useMemo(
+    () => (text.trim() === '' ? [] : readStringTable(text, known)),
+    [text, known],
+  );
   const bad = rows.filter(({ ok }) => !ok).length;
 
   const keep = async () => {
@@ -81,7 +79,7 @@ export function TableForm({ known, bring }: TableFormProps) {
                 <td className="py-1 pr-4 font-medium">{row.ok ? row.string.name : row.name}</td>
                 <td className="py-1">
                   {row.ok ? (
-                    whatItDoes(row.string, byName.get(nameIn(row.string)))
+                    whatItDoes(row.changes)
                   ) : (
                     <span className="text-warn">
                       {row.problems

@@ -66,7 +66,7 @@ export function HouseForm({ name, initial, unit, save }: HouseFormProps) {
                 {...form.field('monofilamentShare')}
               />
             )}
-            {question === 'hybrid' && entry.hybrid === 'soft 10 % higher' && (
+            {question === 'hybrid' && entry.hybrid === 'soft string higher' && (
               <TextField
                 figure
                 className="mt-2 max-w-48"

@@ -15,13 +15,15 @@ export default async function WhyPage({ params }: PageProps<'/why/[number]'>) {
       Back to the ticket
     </Link>
   );
-  if (!ticket.advice || !setup)
+  // What a closed job keeps comes before what its ticket was planned with.
+  const advice = ticket.record?.advice ?? ticket.advice;
+  if (!advice || !setup)
     return (
       <p>
         Ticket {ticket.number} has no setup with its reasons yet. {back}
       </p>
     );
-  const { words } = ticket.advice;
+  const { words } = advice;
   return (
     <article className="flex max-w-[62ch] flex-col gap-4">
       <header className="border-edge border-b pb-2">
