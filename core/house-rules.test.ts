@@ -4,6 +4,7 @@ import {
   HOUSE_QUESTION_NAMES,
   HOUSE_QUESTIONS,
   houseRulesSchema,
+  sameHouse,
   schoolWords,
   USUAL_HOUSE,
 } from './house-rules';
@@ -19,6 +20,12 @@ describe('house rules', () => {
       false,
     );
     expect(houseRulesSchema.safeParse({ ...USUAL_HOUSE, lockOutShare: 0.5 }).success).toBe(false);
+  });
+
+  it('are compared by what they say, not by the order they come in', () => {
+    const turned = Object.fromEntries(Object.entries(USUAL_HOUSE).toReversed());
+    expect(sameHouse(houseRulesSchema.parse(turned), USUAL_HOUSE)).toBe(true);
+    expect(sameHouse({ ...USUAL_HOUSE, lockOutShare: 0.08 }, USUAL_HOUSE)).toBe(false);
   });
 
   it('give a reason for each side of every question', () => {

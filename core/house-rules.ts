@@ -193,6 +193,10 @@ export const USUAL_HOUSE: HouseRules = {
   lockOutMeasured: false,
 };
 
+/** Whether two workshops, or one at two times, stand alike on everything. */
+export const sameHouse = (a: HouseRules, b: HouseRules): boolean =>
+  (Object.keys(USUAL_HOUSE) as (keyof HouseRules)[]).every((name) => a[name] === b[name]);
+
 const TWO_LB = newtons(2, 'lb');
 
 /** What a workshop's school puts on mains and crosses of a bed of one string, N. */

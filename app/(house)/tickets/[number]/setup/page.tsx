@@ -1,4 +1,3 @@
-import Link from 'next/link';
 import { strungBefore } from '@/app/(house)/rackets/strung-before';
 import { USUAL_HOUSE } from '@/core/house-rules';
 import { SILENT, type Talk } from '@/core/talk';
@@ -76,30 +75,22 @@ export default async function SetupStation({ params }: PageProps<'/tickets/[numb
   const { strings, tickets } = await openWorkshop();
   const history = await tickets.ofRacket(ticket.racketId);
   return (
-    <>
-      {ticket.advice && (
-        <p className="mb-3 text-sm">
-          <Link href={`/why/${ticket.number}`} className="underline">
-            Words for the client
-          </Link>
-        </p>
-      )}
-      <SetupForm
-        key={ticket.version}
-        name={`ticket ${ticket.id} ${ticket.version} setup`}
-        number={ticket.number}
-        initial={entryOf(open, await talkOn(open))}
-        strings={await strings.find('', frame.sport)}
-        bed={{ spec: frame.spec, areaMm2: study.bed.areaMm2 }}
-        unit={unit}
-        wish={ticket.wish}
-        record={await lastJobOn(open)}
-        history={strungBefore(history, workshop.timeZone)}
-        house={{ kept: houseOf(open, false), todays: workshop.houseRules ?? USUAL_HOUSE }}
-        labourMinor={workshop.labourMinor}
-        currency={workshop.currency}
-        save={saveSetup.bind(null, ticket.number, ticket.version)}
-      />
-    </>
+    <SetupForm
+      key={ticket.version}
+      name={`ticket ${ticket.id} ${ticket.version} setup`}
+      number={ticket.number}
+      saved={ticket.advice !== null}
+      initial={entryOf(open, await talkOn(open))}
+      strings={await strings.find('', frame.sport)}
+      bed={{ spec: frame.spec, areaMm2: study.bed.areaMm2 }}
+      unit={unit}
+      wish={ticket.wish}
+      record={await lastJobOn(open)}
+      history={strungBefore(history, workshop.timeZone)}
+      house={{ kept: houseOf(open, false), todays: workshop.houseRules ?? USUAL_HOUSE }}
+      labourMinor={workshop.labourMinor}
+      currency={workshop.currency}
+      save={saveSetup.bind(null, ticket.number, ticket.version)}
+    />
   );
 }

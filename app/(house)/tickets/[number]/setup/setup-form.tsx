@@ -12,7 +12,7 @@ import type { ShelfString } from '@/core/advice/shelf';
 import { climb } from '@/core/advice/staircase';
 import type { FrameSpec } from '@/core/frame';
 import { parseGauge } from '@/core/gauge';
-import type { HouseRules } from '@/core/house-rules';
+import { sameHouse, type HouseRules } from '@/core/house-rules';
 import { parseTicketTension } from '@/core/notation';
 import { SILENT, talkWords } from '@/core/talk';
 import { tensionCautions } from '@/core/tension';
@@ -35,6 +35,8 @@ import { TalkPanel } from './talk-panel';
 interface SetupFormProps {
   readonly name: string;
   readonly number: number;
+  /** There is a setup to tell the client of. */
+  readonly saved: boolean;
   readonly initial: SetupEntry;
   readonly strings: readonly ShelfString[];
   readonly bed: { readonly spec: FrameSpec; readonly areaMm2: number };
@@ -52,6 +54,7 @@ interface SetupFormProps {
 export function SetupForm({
   name,
   number,
+  saved,
   initial,
   strings,
   bed,
@@ -125,8 +128,7 @@ export function SetupForm({
     setAsking(false);
     foot.current?.querySelector<HTMLButtonElement>('button[type=submit]')?.focus();
   };
-  const close = (open: boolean) => setAsking(open);
-  const rulesDiffer = JSON.stringify(house.kept) !== JSON.stringify(house.todays);
+  const rulesDiffer = !sameHouse(house.kept, house.todays);
 
   return (
     <KeptForm form={form} className="flex flex-col gap-6">
@@ -152,7 +154,7 @@ export function SetupForm({
           sport={sport}
           words={words}
           open={asking}
-          onOpen={close}
+          onOpen={setAsking}
           lastIsKnown={record !== undefined}
           wish={wish}
           armSaid={talk.arm === 'now' || talk.arm === 'before'}
@@ -209,6 +211,11 @@ export function SetupForm({
             <Link href="/workshop/house-rules" className="underline">
               House rules
             </Link>
+            {saved && (
+              <Link href={`/why/${number}`} className="underline">
+                Words for the client
+              </Link>
+            )}
           </p>
         </section>
         <SetupChoices
