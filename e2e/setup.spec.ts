@@ -19,8 +19,8 @@ test('the talk, a setup and the way to the cut, from the keyboard', async ({ pag
   const figures = page.locator('#tension-understood');
   await expect(figures).toContainText('24/24 kg · 52.9/52.9 lb · as advised');
 
-  // Each question is one stop for Tab; a digit answers it.
-  await page.getByRole('radio', { name: 'junior' }).focus();
+  // The keyboard begins at the first question; each is one stop for Tab, and a digit answers it.
+  await expect(page.getByRole('radio', { name: 'junior' })).toBeFocused();
   await page.keyboard.press('2');
   for (const key of ['2', '1', '1']) {
     await page.keyboard.press('Tab');
@@ -45,7 +45,9 @@ test('the talk, a setup and the way to the cut, from the keyboard', async ({ pag
   const soft = setups.getByRole('listitem', { name: 'full multifilament' });
   await expect(soft).toContainText('22.5/22.5 kg');
   await expect(soft).toContainText('1.25 mm');
-  await soft.getByRole('button', { name: 'Take this' }).press('Enter');
+  await page.getByRole('button', { name: 'That is all they said' }).press('Enter');
+  await expect(soft.getByRole('button', { name: 'Take this' })).toBeFocused();
+  await page.keyboard.press('Enter');
   await expect(page.getByRole('region', { name: 'The talk' })).toContainText(
     'club, slow swing, flat · never breaks · elbow sore now · wants control',
   );

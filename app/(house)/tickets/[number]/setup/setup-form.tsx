@@ -76,6 +76,7 @@ export function SetupForm({
   const entry = useWatch({ control }) as SetupEntry;
   const [taken, setTaken] = useState<string>();
   const foot = useRef<HTMLDivElement>(null);
+  const setups = useRef<HTMLDivElement>(null);
 
   // A figure that cannot be read yet leaves the talk as it was a moment ago.
   const readTalk = talkSchema.safeParse(entry.talk);
@@ -128,6 +129,11 @@ export function SetupForm({
     setAsking(false);
     foot.current?.querySelector<HTMLButtonElement>('button[type=submit]')?.focus();
   };
+  // After the last question the keyboard stands on the first setup.
+  const answered = (open: boolean) => {
+    setAsking(open);
+    if (!open) setups.current?.querySelector<HTMLButtonElement>('button[aria-pressed]')?.focus();
+  };
   const rulesDiffer = !sameHouse(house.kept, house.todays);
 
   return (
@@ -154,7 +160,8 @@ export function SetupForm({
           sport={sport}
           words={words}
           open={asking}
-          onOpen={setAsking}
+          onOpen={answered}
+          autoFocus={!saved && taken === undefined}
           lastIsKnown={record !== undefined}
           wish={wish}
           armSaid={talk.arm === 'now' || talk.arm === 'before'}
@@ -218,13 +225,15 @@ export function SetupForm({
             )}
           </p>
         </section>
-        <SetupChoices
-          proposals={proposals}
-          taken={taken}
-          currency={currency}
-          knownBefore={Boolean(about.last?.strung)}
-          onTake={take}
-        />
+        <div ref={setups}>
+          <SetupChoices
+            proposals={proposals}
+            taken={taken}
+            currency={currency}
+            knownBefore={Boolean(about.last?.strung)}
+            onTake={take}
+          />
+        </div>
       </div>
       <div className="max-w-3xl" ref={foot}>
         <h2 className="figure mb-2 text-2xl">What it will be strung with</h2>

@@ -1,5 +1,6 @@
 'use client';
 
+import { useEffect, useRef } from 'react';
 import { Controller, type FieldPathByValue } from 'react-hook-form';
 import { FAMILIES } from '@/core/family';
 import type { Sport } from '@/core/sport';
@@ -7,6 +8,7 @@ import { ARM_CAUTION, FAULTS, wantsOf } from '@/core/talk';
 import { Ask, AskMany } from '@/ui/form/ask';
 import { TextField } from '@/ui/form/field';
 import type { KeptForm } from '@/ui/form/use-kept-form';
+import { useAwake } from '@/ui/use-awake';
 import type { SetupEntry } from './setup-entry';
 
 interface TalkPanelProps {
@@ -21,6 +23,8 @@ interface TalkPanelProps {
   readonly armSaid: boolean;
   /** What was asked for at take-in, in the client's own words. */
   readonly wish: string;
+  /** Nothing was set up yet, so the keyboard begins here. */
+  readonly autoFocus: boolean;
 }
 
 const plain = <T extends string>(...values: readonly T[]) =>
@@ -36,7 +40,21 @@ export function TalkPanel({
   lastIsKnown,
   armSaid,
   wish,
+  autoFocus,
 }: TalkPanelProps) {
+  const awake = useAwake();
+  const first = useRef<HTMLElement>(null);
+  const wasOpen = useRef(open);
+  const began = useRef(false);
+  useEffect(() => {
+    if (!awake) return;
+    const justOpened = open && !wasOpen.current;
+    const beginsHere = autoFocus && !began.current;
+    wasOpen.current = open;
+    began.current = true;
+    if (justOpened || beginsHere)
+      first.current?.querySelector<HTMLButtonElement>('button:not([tabindex="-1"])')?.focus();
+  }, [awake, open, autoFocus]);
   const one = (
     name: FieldPathByValue<SetupEntry, string>,
     label: string,
@@ -71,7 +89,7 @@ export function TalkPanel({
   );
   if (!open)
     return (
-      <section aria-label="The talk" className="content-start">
+      <section aria-label="The talk" className="content-start" ref={first}>
         <h2 className="figure text-2xl">The talk</h2>
         {wish && <p className="mt-1">“{wish}”</p>}
         <p className="mt-1">{words || 'Nobody has asked yet.'}</p>
@@ -82,7 +100,7 @@ export function TalkPanel({
       </section>
     );
   return (
-    <section aria-label="The talk" className="flex flex-col gap-1.5">
+    <section aria-label="The talk" className="flex flex-col gap-1.5" ref={first}>
       <h2 className="figure text-2xl">The talk</h2>
       {wish && <p>“{wish}”</p>}
       {one('talk.age', 'Age', plain('junior', 'adult', 'older'))}
