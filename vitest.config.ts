@@ -1,13 +1,32 @@
 import { defineConfig } from 'vitest/config';
 
+const alias = { '@': import.meta.dirname };
+// Generous: a busy machine is no failure, and speed is measured by the bench alone.
+const patience = { testTimeout: 60_000, hookTimeout: 60_000 };
+
 export default defineConfig({
-  resolve: { alias: { '@': import.meta.dirname } },
   test: {
-    include: ['{core,db,formats,ui,app,scripts}/**/*.test.{ts,tsx}'],
-    // Repositories share one freshly migrated database.
-    fileParallelism: false,
-    // Generous: a busy machine is no failure, and speed is measured by the bench alone.
-    testTimeout: 60_000,
-    hookTimeout: 60_000,
+    maxWorkers: 2,
+    projects: [
+      {
+        resolve: { alias },
+        test: {
+          name: 'pure',
+          include: ['{core,formats,ui,app,scripts}/**/*.test.{ts,tsx}'],
+          ...patience,
+        },
+      },
+      {
+        resolve: { alias },
+        test: {
+          name: 'database',
+          include: ['db/**/*.test.ts'],
+          // Repositories share one freshly migrated database.
+          maxWorkers: 1,
+          sequence: { groupOrder: 1 },
+          ...patience,
+        },
+      },
+    ],
   },
 });

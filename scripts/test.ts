@@ -1,5 +1,5 @@
 /** Everything that must hold, in one run; ends with one line that counts. */
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { z } from 'zod';
@@ -30,15 +30,45 @@ function run(command: string, args: readonly string[], env: Record<string, strin
   return status === 0;
 }
 
-/** A check that passes or fails as a whole. */
-async function check(name: string, passes: () => boolean | Promise<boolean>): Promise<Count> {
+/** Runs a command to its end and keeps what it prints, so that several can run beside each other. */
+function said(command: string, args: readonly string[]): Promise<{ ok: boolean; text: string }> {
+  return new Promise((resolve) => {
+    const child = spawn(command, args, { cwd: ROOT, stdio: ['ignore', 'pipe', 'pipe'] });
+    let text = '';
+    const hear = (chunk: Buffer) => {
+      text += String(chunk);
+    };
+    child.stdout.on('data', hear);
+    child.stderr.on('data', hear);
+    child.on('close', (code) => resolve({ ok: code === 0, text }));
+    child.on('error', ({ message }) => resolve({ ok: false, text: message }));
+  });
+}
+
+const seconds = (since: number) => `${Math.round((Date.now() - since) / 1000)} s`;
+
+/** A check that passes or fails as a whole: its commands one after the other, up to the first that fails. */
+async function check(
+  name: string,
+  ...commands: readonly (readonly [command: string, ...args: string[]])[]
+): Promise<Count> {
   const started = Date.now();
-  console.log(`\n── ${name}`);
-  const passed = await passes();
-  console.log(
-    `── ${name}: ${passed ? 'passed' : 'FAILED'} in ${Math.round((Date.now() - started) / 1000)} s`,
-  );
-  return passed ? { passed: 1, failed: 0 } : { passed: 0, failed: 1 };
+  for (const [command, ...args] of commands) {
+    const { ok, text } = await said(command, args);
+    if (ok) continue;
+    console.log(`${text}\n── ${name}: FAILED in ${seconds(started)}`);
+    return { passed: 0, failed: 1 };
+  }
+  console.log(`── ${name}: passed in ${seconds(started)}`);
+  return { passed: 1, failed: 0 };
+}
+
+async function productionBuild(): Promise<Count> {
+  const started = Date.now();
+  console.log('\n── production build');
+  const { good } = await ensureBuild('.next-test');
+  console.log(`── production build: ${good ? 'passed' : 'FAILED'} in ${seconds(started)}`);
+  return good ? { passed: 1, failed: 0 } : { passed: 0, failed: 1 };
 }
 
 const unitReport = z.object({
@@ -99,19 +129,19 @@ async function interfaceTests(): Promise<Count> {
 }
 
 mkdirSync(HOUSE, { recursive: true });
-const counts: Count[] = [
-  await check('format', () => run(bin('prettier'), ['--check', '--log-level=warn', '.'])),
-  await check('lint', () => run(bin('eslint'), ['.', '--max-warnings', '0'])),
-  await check(
+console.log('── format, lint and types, side by side');
+const counts: Count[] = await Promise.all([
+  check('format', [bin('prettier'), '--check', '--log-level=warn', '.']),
+  check('lint', [bin('eslint'), '.', '--max-warnings', '0']),
+  check(
     'types',
-    () =>
-      run(bin('next'), ['typegen']) &&
-      run(bin('tsc'), ['--noEmit']) &&
-      run(bin('tsc'), ['--noEmit', '-p', 'core/tsconfig.json']),
+    [bin('next'), 'typegen'],
+    [bin('tsc'), '--noEmit'],
+    [bin('tsc'), '--noEmit', '-p', 'core/tsconfig.json'],
   ),
-];
+]);
 counts.push(await unitTests());
-const build = await check('production build', async () => (await ensureBuild('.next-test')).good);
+const build = await productionBuild();
 counts.push(build);
 if (build.failed === 0) counts.push(await interfaceTests());
 
