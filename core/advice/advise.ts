@@ -13,9 +13,17 @@ import {
   type Trait,
 } from './character';
 import { conflictsOf, type Conflict } from './conflicts';
-import { groundsOf, isHybridBed, isSoft, type AdviceCase, type Grounds, type Strung } from './rule';
-import { RULES } from './rules';
-import { setupKinds, strungAs, type SetupKind } from './setups';
+import {
+  groundsOf,
+  isHybridBed,
+  isSoft,
+  type AdviceCase,
+  type Grounds,
+  type Rule,
+  type Strung,
+} from './rule';
+import { rulesThatHold } from './rules';
+import { setupKinds, strungAs, thicknessWanted, type SetupKind } from './setups';
 import { offersFor, type Offer, type ShelfString } from './shelf';
 import { climb, type Staircase, type Switched } from './staircase';
 import { firmness, usualGaugeMm } from './strung';
@@ -72,22 +80,27 @@ export interface AdviceMeans {
 /** Everything that can be said to this client about this racket. */
 export function advise(about: AdviceCase, means: AdviceMeans): Advice {
   const { sport } = about.spec;
+  const holding = rulesThatHold(about);
+  const thicker = thicknessWanted(holding);
   const proposals = setupKinds(sport)
-    .map((kind) => proposalOf(kind, about, means))
+    .map((kind) => proposalOf(kind, strungAs(kind, sport, thicker), about, holding, means))
     // Among equals the softer one stands first.
     .toSorted((a, b) => roundTo(b.points - a.points, 1e-6) || a.firmnessN - b.firmnessN);
   return {
     proposals: differentFirst(distinct(proposals)),
     conflicts: conflictsOf(about),
-    tells: RULES.filter(
-      (rule) => rule.tells && rule.sports.includes(sport) && rule.applies(about),
-    ).map(groundsOf),
+    tells: holding.filter(({ tells }) => tells).map(groundsOf),
   };
 }
 
-function proposalOf(kind: SetupKind, about: AdviceCase, means: AdviceMeans): Proposal {
+function proposalOf(
+  kind: SetupKind,
+  wanted: Strung,
+  about: AdviceCase,
+  holding: readonly Rule[],
+  means: AdviceMeans,
+): Proposal {
   const { sport } = about.spec;
-  const wanted = strungAs(kind, about);
   const offers = {
     mains: offersFor(wanted.mains, means.shelf, sport, about.talk),
     crosses: offersFor(wanted.crosses, means.shelf, sport, about.talk),
@@ -97,7 +110,7 @@ function proposalOf(kind: SetupKind, about: AdviceCase, means: AdviceMeans): Pro
     offer ? { ...string, gaugeMm: offer.gaugeMm, shape: offer.string.shape } : string;
   const strung = { mains: found(wanted.mains, mains), crosses: found(wanted.crosses, crosses) };
   const staircase = climb(about, strung, means.unit, means.switched);
-  const reasons = reasonsFor(strung, about);
+  const reasons = reasonsFor(strung, about, holding);
   return {
     kind,
     strung,
@@ -135,13 +148,19 @@ const BASE_POINTS: Readonly<Record<string, number>> = {
 };
 
 /** Every rule that speaks for or against a bed, the weightiest first. */
-export function reasonsFor(strung: Strung, about: AdviceCase): readonly Reason[] {
-  return RULES.flatMap((rule) => {
-    const { favours, sports, applies } = rule;
-    if (!favours || !sports.includes(about.spec.sport) || !applies(about)) return [];
-    const points = favours(strung, about);
-    return Math.abs(points) < 0.05 ? [] : [{ ...groundsOf(rule), points }];
-  }).toSorted((a, b) => Math.abs(b.points) - Math.abs(a.points));
+export function reasonsFor(
+  strung: Strung,
+  about: AdviceCase,
+  holding: readonly Rule[] = rulesThatHold(about),
+): readonly Reason[] {
+  return holding
+    .flatMap((rule) => {
+      const { favours } = rule;
+      if (!favours) return [];
+      const points = favours(strung, about);
+      return Math.abs(points) < 0.05 ? [] : [{ ...groundsOf(rule), points }];
+    })
+    .toSorted((a, b) => Math.abs(b.points) - Math.abs(a.points));
 }
 
 /** The shelf may turn two kinds into the same bed; it is offered once. */

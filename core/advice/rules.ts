@@ -6,7 +6,7 @@ import { PLACE_RULES } from './place-rules';
 import { PLAYER_RULES } from './player-rules';
 import { RACKET_RULES } from './racket-rules';
 import { RESTRING_RULES } from './restring-rules';
-import type { Rule } from './rule';
+import type { AdviceCase, Rule } from './rule';
 
 export const RULES: readonly Rule[] = [
   ...FRAME_RULES,
@@ -17,3 +17,7 @@ export const RULES: readonly Rule[] = [
   ...RACKET_RULES,
   ...RESTRING_RULES,
 ];
+
+/** The rules that hold for a client and a racket, whatever it is strung with. */
+export const rulesThatHold = (about: AdviceCase): readonly Rule[] =>
+  RULES.filter((rule) => rule.sports.includes(about.spec.sport) && rule.applies(about));

@@ -1,8 +1,7 @@
 /** The beds that a stringer would lay on the counter, by sport. */
 import type { Family } from '../family';
 import type { Sport } from '../sport';
-import { RANKS, type AdviceCase, type Strung } from './rule';
-import { RULES } from './rules';
+import { RANKS, type Rule, type Strung } from './rule';
 import { GAUGE_STEP_MM, usualGaugeMm } from './strung';
 
 export interface SetupKind {
@@ -66,20 +65,19 @@ const KINDS: Record<Sport, readonly SetupKind[]> = {
 export const setupKinds = (sport: Sport): readonly SetupKind[] => KINDS[sport];
 
 /** Steps of thickness that the rules ask for: the highest rank that says anything decides, by one step. */
-export function thicknessWanted(about: AdviceCase): -1 | 0 | 1 {
+export function thicknessWanted(holding: readonly Rule[]): -1 | 0 | 1 {
   for (const rank of RANKS) {
-    const sum = RULES.filter(
-      (rule) => rule.rank === rank && rule.sports.includes(about.spec.sport) && rule.applies(about),
-    ).reduce((total, { thicker = 0 }) => total + thicker, 0);
+    const sum = holding
+      .filter((rule) => rule.rank === rank)
+      .reduce((total, { thicker = 0 }) => total + thicker, 0);
     if (sum !== 0) return sum > 0 ? 1 : -1;
   }
   return 0;
 }
 
 /** The bed of a kind for this client, in the thickness that the rules ask for. Elsewhere than in tennis the kind is the thickness. */
-export function strungAs(kind: SetupKind, about: AdviceCase): Strung {
-  const { sport } = about.spec;
-  const moved = sport === 'tennis' ? thicknessWanted(about) * GAUGE_STEP_MM.tennis : 0;
+export function strungAs(kind: SetupKind, sport: Sport, thicker: -1 | 0 | 1): Strung {
+  const moved = sport === 'tennis' ? thicker * GAUGE_STEP_MM.tennis : 0;
   const of = ({ family, gaugeMm }: SetupKind['mains']) => ({
     family,
     gaugeMm: Math.round((gaugeMm + moved) * 100) / 100,

@@ -76,5 +76,7 @@ export function offersFor(
       );
       return { string, gaugeMm, against: againstFor(string, talk) };
     })
-    .toSorted((a, b) => awayFrom(wanted, a, talk) - awayFrom(wanted, b, talk));
+    .map((offer) => ({ offer, away: awayFrom(wanted, offer, talk) }))
+    .toSorted((a, b) => a.away - b.away)
+    .map(({ offer }) => offer);
 }
