@@ -140,6 +140,25 @@ describe('the next job', () => {
     );
   });
 
+  it('can be switched off as the start, and on again', () => {
+    const last = lastJob('multifilament', 23, 22);
+    const asks = ticketOf(25, 25, 'kg');
+    const off = { 'last job': false, asked: false };
+    const both = climbed({ last, talk: { asks } }, 'multifilament', 'multifilament', 'kg', off);
+    expect(both.steps.map(({ id, state }) => `${id} ${state.is}`)).toEqual([
+      'start in',
+      'asked off',
+      'last job off',
+    ]);
+    expect(both.steps[2]).toMatchObject({ canSwitch: true });
+    expect(kg(step(both, 'last job')?.by.crossN ?? 0)).toBeCloseTo(-2, 9);
+    expect(formatTicket(both.ticket)).toBe('24/24 kg');
+    const last1 = climbed({ last, talk: { asks } }, 'multifilament', 'multifilament', 'kg', {
+      asked: false,
+    });
+    expect(formatTicket(last1.ticket)).toBe('23/22 kg');
+  });
+
   it('is translated when the family changes, there and back', () => {
     const soft = climbed({ last: lastJob('monofilament', 22.2, 22.2) }, 'multifilament');
     expect(kg(soft.exact.mainN)).toBeCloseTo(24, 9);

@@ -92,11 +92,13 @@ function referenceOf(about: AdviceCase, strung: Strung, { mainN }: Pulls): numbe
   return (mainN - atNone) / (1 + share);
 }
 
-function startOf(about: AdviceCase, strung: Strung, switched: Switched): Start {
+/** Where the staircase could start, the strongest first; what the frame says is always there. */
+function startsOf(about: AdviceCase, strung: Strung): readonly Start[] {
   const { spec, talk, last } = about;
   const facts = { rank: 'default', confidence: 'sure', canSwitch: true } as const;
-  if (talk.asks && switched['asked'] !== false)
-    return {
+  const starts: Start[] = [];
+  if (talk.asks)
+    starts.push({
       step: {
         ...facts,
         id: 'asked',
@@ -108,11 +110,11 @@ function startOf(about: AdviceCase, strung: Strung, switched: Switched): Start {
       pulls: talk.asks,
       from: 'asked',
       translated: true,
-    };
-  if (last && switched['last job'] !== false) {
+    });
+  if (last) {
     const known = last.strung;
     const translated = !known || sameFamilies(known, strung);
-    return {
+    starts.push({
       step: {
         ...facts,
         id: 'last job',
@@ -125,12 +127,12 @@ function startOf(about: AdviceCase, strung: Strung, switched: Switched): Start {
       pulls: translated ? last.tension : same(referenceOf(about, known, last.tension)),
       from: 'last job',
       translated,
-    };
+    });
   }
   const range = printedRange(spec);
   const unknown = UNKNOWN_FRAME[spec.sport];
   const figure = (n: number) => formatTension(n, spec.tension?.unit ?? 'kg');
-  return {
+  starts.push({
     step: {
       ...facts,
       id: 'start',
@@ -144,7 +146,8 @@ function startOf(about: AdviceCase, strung: Strung, switched: Switched): Start {
     pulls: same(range ? (range.minN + range.maxN) / 2 : unknown.n),
     from: 'frame',
     translated: false,
-  };
+  });
+  return starts;
 }
 
 const familiesOf = ({ mains, crosses }: Strung): string =>
@@ -219,7 +222,7 @@ function smallSteps(about: AdviceCase, from: Start['from'], switched: Switched):
 }
 
 /** Highest pulls of this bed, N: what is printed on the frame, and what monofilament takes. */
-export function ceilings({ spec }: AdviceCase, { mains, crosses }: Strung): Pulls {
+function ceilings({ spec }: AdviceCase, { mains, crosses }: Strung): Pulls {
   const printed = printedRange(spec)?.maxN ?? Infinity;
   const of = (mono: boolean) =>
     Math.min(printed, mono && spec.sport === 'tennis' ? MONOFILAMENT_MOST_N : Infinity);
@@ -246,10 +249,20 @@ export function climb(
   switched: Switched = {},
 ): Staircase {
   const { spec, house } = about;
-  const start = startOf(about, strung, switched);
+  const starts = startsOf(about, strung);
+  const chosen = starts.findIndex(({ step }) => switched[step.id] !== false);
+  const start = starts[chosen] as Start;
   let after = start.pulls;
   const steps: Step[] = [
     { ...start.step, school: undefined, state: { is: 'in' }, by: start.pulls, after },
+    // A start that was switched off stays in sight, so that it can be switched on again.
+    ...starts.slice(0, chosen).map(({ step, pulls }): Step => ({
+      ...step,
+      school: undefined,
+      state: { is: 'off' },
+      by: add(pulls, { mainN: -after.mainN, crossN: -after.crossN }),
+      after,
+    })),
   ];
   const take = (step: Omit<Step, 'after'>) => {
     if (step.state.is === 'in') after = add(after, step.by);

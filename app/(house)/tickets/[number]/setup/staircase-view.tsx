@@ -45,7 +45,7 @@ export function StaircaseView({ staircase, unit, onSwitch }: StaircaseViewProps)
           onSwitch={onSwitch}
         />
       ))}
-      <li aria-hidden className="flex justify-end">
+      <li aria-hidden className="hidden justify-end sm:flex">
         <svg width={WIDTH} height={16} className="mr-20">
           {x.ticks(4).map((tick) => (
             <text
@@ -122,7 +122,7 @@ function StepRow({ step, before, last, x, unit, onSwitch }: StepRowProps) {
         </span>
       </div>
       {open && (
-        <div className="pr-72 pb-2 pl-8 text-sm">
+        <div className="pb-2 pl-8 text-sm sm:pr-72">
           <p className="max-w-prose">{why}</p>
           {state.is === 'yields' && (
             <p>It yields to {state.to}; tick it to count it all the same.</p>
@@ -158,7 +158,7 @@ function Tread({
   };
   const crosses = line('crossN', 25, 3);
   return (
-    <svg width={WIDTH} height={HEIGHT} aria-hidden className="shrink-0 overflow-visible">
+    <svg width={WIDTH} height={HEIGHT} aria-hidden className="hidden shrink-0 overflow-visible sm:block">
       <path d={crosses} className="stroke-crosses fill-none" strokeWidth={4} />
       <path d={crosses} className="stroke-paper fill-none" strokeWidth={1.6} />
       <path d={line('mainN', 15, -3)} className="stroke-mains fill-none" strokeWidth={2.5} />
