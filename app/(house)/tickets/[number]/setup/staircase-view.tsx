@@ -158,7 +158,12 @@ function Tread({
   };
   const crosses = line('crossN', 25, 3);
   return (
-    <svg width={WIDTH} height={HEIGHT} aria-hidden className="hidden shrink-0 overflow-visible sm:block">
+    <svg
+      width={WIDTH}
+      height={HEIGHT}
+      aria-hidden
+      className="hidden shrink-0 overflow-visible sm:block"
+    >
       <path d={crosses} className="stroke-crosses fill-none" strokeWidth={4} />
       <path d={crosses} className="stroke-paper fill-none" strokeWidth={1.6} />
       <path d={line('mainN', 15, -3)} className="stroke-mains fill-none" strokeWidth={2.5} />
