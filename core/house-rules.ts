@@ -114,6 +114,51 @@ export const HOUSE_QUESTIONS = {
       },
     },
   },
+  ahead: {
+    title: 'Mains ahead on one side',
+    schools: {
+      one: {
+        text: 'one',
+        why: 'The hoop is pulled out of shape least; left and right then ring alike.',
+      },
+      two: { text: 'two', why: 'Half the walking round the machine, and still close to even.' },
+      three: { text: 'three', why: 'Quick, and no more than a frame should bear.' },
+      'three then six': {
+        text: 'three, then six by turns',
+        why: 'Never more than three ahead, with the fewest changes of side.',
+      },
+      four: {
+        text: 'four in badminton, elsewhere three',
+        why: 'Thin strings at low loads distort the hoop less, and eleven mains a side want pace.',
+      },
+    },
+  },
+  start: {
+    title: 'Starting the mains',
+    schools: {
+      'starting clamp': {
+        text: 'a starting clamp outside on one, then pull its neighbour',
+        why: 'Each main is pulled on its own from the first.',
+      },
+      'both at half': {
+        text: 'both centre mains together at half tension, then each in full',
+        why: 'No starting clamp presses on the frame.',
+      },
+    },
+  },
+  firstCrosses: {
+    title: 'Starting the crosses',
+    schools: {
+      'two together': {
+        text: 'two woven and pulled together, the first pulled again later',
+        why: 'One starting clamp does it, and the first is tied when others hold the bed.',
+      },
+      'second first': {
+        text: 'the second first, then the top one alone',
+        why: 'The top cross has its full pull before anything hangs on it.',
+      },
+    },
+  },
   preStretch: {
     title: 'Pre-stretch',
     schools: {
@@ -146,6 +191,9 @@ const schoolsShape = {
   climate: oneOf('climate'),
   knotPull: oneOf('knotPull'),
   preStretch: oneOf('preStretch'),
+  ahead: oneOf('ahead'),
+  start: oneOf('start'),
+  firstCrosses: oneOf('firstCrosses'),
 } satisfies Record<HouseQuestionName, z.ZodType>;
 
 /** The sentence for each figure that is out of its bounds. */
@@ -185,6 +233,9 @@ export const USUAL_HOUSE: HouseRules = {
   climate: 'small steps',
   knotPull: '10 % higher',
   preStretch: 'never',
+  ahead: 'two',
+  start: 'starting clamp',
+  firstCrosses: 'two together',
   monofilamentShare: 0.075,
   hybridShare: 0.1,
   crossesByN: null,

@@ -1,5 +1,6 @@
 import { sql } from 'drizzle-orm';
 import {
+  bigserial,
   boolean,
   check,
   doublePrecision,
@@ -201,6 +202,7 @@ export const tickets = pgTable(
     record: jsonb().$type<JobRecord>(),
   },
   (t) => [
+    unique().on(t.workshopId, t.id),
     unique().on(t.workshopId, t.number),
     unique().on(t.workshopId, t.requestKey),
     foreignKey({
@@ -226,5 +228,29 @@ export const tickets = pgTable(
     index().on(t.workshopId, t.closedAt),
     index().on(t.workshopId, t.racketId),
     check('a closed ticket has its record', sql`(${t.closedAt} is null) = (${t.record} is null)`),
+  ],
+);
+
+/** What was done at the bench: each row says how many steps of the sequence are done after it. */
+export const benchEvents = pgTable(
+  'bench_events',
+  {
+    /** Made by the bench; sent twice, it is kept once. */
+    id: uuid().primaryKey(),
+    workshopId: uuid().notNull(),
+    ticketId: uuid().notNull(),
+    /** In the order in which they arrived. */
+    arrived: bigserial({ mode: 'number' }).notNull(),
+    done: integer().notNull(),
+    /** On the clock of the bench, which may have been without a connection. */
+    at: timestamp({ withTimezone: true }).notNull(),
+  },
+  (t) => [
+    foreignKey({
+      columns: [t.workshopId, t.ticketId],
+      foreignColumns: [tickets.workshopId, tickets.id],
+    }),
+    index().on(t.ticketId, t.arrived),
+    check('steps are counted from none', sql`${t.done} >= 0`),
   ],
 );

@@ -1,5 +1,6 @@
 import { and, asc, eq } from 'drizzle-orm';
 import type { HouseRules } from '@/core/house-rules';
+import { benchOf } from './bench';
 import { clientsOf } from './clients';
 import { database, type Connection } from './connection';
 import { framesOf } from './frames';
@@ -16,6 +17,7 @@ export type WorkshopFacts = Omit<Workshop, 'id' | 'nextTicket' | 'version' | 'ho
 /** Everything of one workshop, and nothing of another. */
 export function recordsOf(db: Connection, workshopId: string) {
   return {
+    bench: benchOf(db, workshopId),
     clients: clientsOf(db, workshopId),
     frames: framesOf(db, workshopId),
     machines: machinesOf(db, workshopId),

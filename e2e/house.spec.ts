@@ -23,7 +23,9 @@ const PAGES = [
   '/tickets/401/setup',
   '/tickets/405/setup',
   '/tickets/401/cut',
+  '/tickets/401/pull',
   '/tickets/401/hand-over',
+  '/bench/401',
   '/sheets/401',
   '/why/390',
 ];

@@ -12,6 +12,7 @@ function open(changes: {
   study?: boolean;
   setup?: boolean;
   cut?: boolean;
+  strungWhole?: boolean;
   closedAt?: Date | null;
 }): OpenTicket {
   return {
@@ -19,6 +20,7 @@ function open(changes: {
     choice: changes.cut && { method: 'two-piece', shortSide: 'left', crossStart: 'left' },
     study: changes.study ? studyFrame(frameSpec()) : undefined,
     setup: changes.setup ? setup() : undefined,
+    strungWhole: changes.strungWhole ?? false,
   } as OpenTicket;
 }
 
@@ -36,10 +38,18 @@ describe('the stations of a ticket', () => {
     expect(waits(open({}))).toEqual({
       setup: 'the frame',
       cut: 'the frame',
+      pull: 'the frame',
       'hand-over': 'the frame',
     });
-    expect(waits(open({ study: true }))).toEqual({ cut: 'the setup', 'hand-over': 'the setup' });
-    expect(waits(open({ study: true, setup: true }))).toEqual({ 'hand-over': 'the cut' });
+    expect(waits(open({ study: true }))).toEqual({
+      cut: 'the setup',
+      pull: 'the setup',
+      'hand-over': 'the setup',
+    });
+    expect(waits(open({ study: true, setup: true }))).toEqual({
+      pull: 'the cut',
+      'hand-over': 'the cut',
+    });
     expect(waits(open({ study: true, setup: true, cut: true }))).toEqual({});
   });
 
@@ -47,7 +57,11 @@ describe('the stations of a ticket', () => {
     expect(done(open({}))).toEqual(['Take-in']);
     expect(done(open({ study: true }))).toEqual(['Take-in', 'Frame']);
     const closed = open({ study: true, setup: true, cut: true, closedAt: new Date(0) });
+    // The bench view is a help, not a gate: a job may be strung without it.
     expect(done(closed)).toEqual(['Take-in', 'Frame', 'Setup', 'Cut', 'Hand over']);
+    expect(done(open({ study: true, setup: true, cut: true, strungWhole: true }))).toContain(
+      'Pull',
+    );
   });
 
   it('a frame that no longer makes a bed opens its station again', () => {

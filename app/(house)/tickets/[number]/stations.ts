@@ -1,7 +1,7 @@
 import type { OpenTicket } from './ticket';
 
 export interface Station {
-  readonly path: 'take-in' | 'frame' | 'setup' | 'cut' | 'hand-over';
+  readonly path: 'take-in' | 'frame' | 'setup' | 'cut' | 'pull' | 'hand-over';
   readonly name: string;
   readonly done: boolean;
   /** What this station waits for, when it cannot be worked yet. */
@@ -9,7 +9,13 @@ export interface Station {
 }
 
 /** The stations of a ticket in the order of the work. */
-export function stationsOf({ ticket, study, setup, choice }: OpenTicket): readonly Station[] {
+export function stationsOf({
+  ticket,
+  study,
+  setup,
+  choice,
+  strungWhole,
+}: OpenTicket): readonly Station[] {
   const frame = study?.bed ? undefined : 'the frame';
   const strings = frame ?? (setup ? undefined : 'the setup');
   const cut = strings ?? (choice ? undefined : 'the cut');
@@ -18,6 +24,7 @@ export function stationsOf({ ticket, study, setup, choice }: OpenTicket): readon
     { path: 'frame', name: 'Frame', done: !frame, waitsFor: undefined },
     { path: 'setup', name: 'Setup', done: setup !== undefined, waitsFor: frame },
     { path: 'cut', name: 'Cut', done: choice !== undefined, waitsFor: strings },
+    { path: 'pull', name: 'Pull', done: strungWhole, waitsFor: cut },
     { path: 'hand-over', name: 'Hand over', done: ticket.closedAt !== null, waitsFor: cut },
   ];
 }

@@ -8,10 +8,12 @@ import { USUAL_HOUSE, type HouseRules } from '@/core/house-rules';
 import { learnFrom } from '@/core/learning';
 import type { CutAssumptions } from '@/core/lengths';
 import { methodProblem } from '@/core/methods';
-import type { PathChoice } from '@/core/path';
+import { pathThrough, type PathChoice } from '@/core/path';
 import { planCut, type CutPlan, type Learnt } from '@/core/plan';
 import { wallTime } from '@/core/promise';
 import { jobRecordSchema, type CutSourceKind } from '@/core/record';
+import type { Result } from '@/core/result';
+import { benchSequence, USUAL_MACHINE, type Sequence } from '@/core/sequence';
 import type { TicketTension, TensionUnit } from '@/core/units';
 import type { Client } from '@/db/clients';
 import type { Frame } from '@/db/frames';
@@ -44,6 +46,8 @@ export interface OpenTicket {
   readonly setup: Setup | undefined;
   /** The cut as it was planned, while this frame and these strings still take it. */
   readonly choice: PathChoice | undefined;
+  /** Every step at the bench is done. */
+  readonly strungWhole: boolean;
   /** Of the workshop, with the gripper of the machine that the cut is for. */
   readonly assumptions: CutAssumptions;
   /** The unit this client's papers are written in. */
@@ -52,7 +56,8 @@ export interface OpenTicket {
 
 /** A ticket with everything its stations need. Shared by the layout and the page of one request. */
 export const openTicket = cache(async (numberText: string): Promise<OpenTicket> => {
-  const { workshop, tickets, clients, rackets, frames, strings, machines } = await openWorkshop();
+  const { workshop, tickets, clients, rackets, frames, strings, machines, bench } =
+    await openWorkshop();
   const ticket = await tickets.get(routeNumber(numberText));
   if (!ticket) notFound();
   const [client, racket, frame, mainString, crossString, machine] = await Promise.all([
@@ -75,6 +80,8 @@ export const openTicket = cache(async (numberText: string): Promise<OpenTicket> 
       }
     : undefined;
   const study = frame && studyFrame(frame.spec);
+  const choice = study?.bed && setup && plannedChoice(ticket, study.bed, isHybrid(setup));
+  const { done } = await bench.progress(ticket.id);
   return {
     workshop,
     now: wallTime(new Date(), workshop.timeZone),
@@ -84,7 +91,8 @@ export const openTicket = cache(async (numberText: string): Promise<OpenTicket> 
     frame,
     study,
     setup,
-    choice: study?.bed && setup && plannedChoice(ticket, study.bed, isHybrid(setup)),
+    choice,
+    strungWhole: sequenceDone({ ticket, workshop, study, setup, choice }, done),
     assumptions: machine
       ? { ...workshop.cutAssumptions, gripperMm: machine.gripperMm }
       : workshop.cutAssumptions,
@@ -92,10 +100,34 @@ export const openTicket = cache(async (numberText: string): Promise<OpenTicket> 
   };
 });
 
+function sequenceDone(of: Parameters<typeof sequenceOf>[0], done: number): boolean {
+  const sequence = done > 0 ? sequenceOf(of) : undefined;
+  return sequence?.ok === true && done >= sequence.value.steps.length;
+}
+
 function plannedChoice(ticket: ListedTicket, bed: Bed, hybrid: boolean): PathChoice | undefined {
   const { method, shortSide, crossStart } = ticket;
   if (!method || !shortSide || !crossStart || methodProblem(bed, method, hybrid)) return undefined;
   return { method, shortSide, crossStart };
+}
+
+/** The sequence at the bench by the rules of the house, or why there is none; nothing while a station before it is open. */
+export function sequenceOf({
+  ticket,
+  workshop,
+  study,
+  setup,
+  choice,
+}: Pick<OpenTicket, 'ticket' | 'workshop' | 'study' | 'setup' | 'choice'>):
+  Result<Sequence> | undefined {
+  if (!study?.bed || !setup || !choice) return undefined;
+  return benchSequence({
+    bed: study.bed,
+    path: pathThrough(study.bed, choice),
+    tension: setup.tension,
+    custom: houseOf({ ticket, workshop }, false),
+    machine: USUAL_MACHINE,
+  });
 }
 
 /** What past jobs teach about the next cut on this ticket's frame. */
@@ -132,8 +164,10 @@ export async function lastJobOn({ ticket }: OpenTicket): Promise<LastJob | undef
 }
 
 /** A job keeps the house rules it was begun with, unless somebody asks for today's. */
-export const houseOf = ({ ticket, workshop }: OpenTicket, todays: boolean): HouseRules =>
-  (todays ? undefined : ticket.advice?.house) ?? workshop.houseRules ?? USUAL_HOUSE;
+export const houseOf = (
+  { ticket, workshop }: Pick<OpenTicket, 'ticket' | 'workshop'>,
+  todays: boolean,
+): HouseRules => (todays ? undefined : ticket.advice?.house) ?? workshop.houseRules ?? USUAL_HOUSE;
 
 /** Two strings, or two thicknesses of one: two pieces from two sets. */
 export const isHybrid = ({ mains, crosses }: Setup): boolean =>

@@ -1,0 +1,64 @@
+import Link from 'next/link';
+import { formatTension } from '@/core/units';
+import { openWorkshop } from '@/db/workshop';
+import { Cautions } from '@/ui/cautions';
+import { Fact, Facts } from '@/ui/facts';
+import { houseOf, openTicket, sequenceOf } from '../ticket';
+import { Waits } from '../waits';
+import { schoolWords } from '@/core/house-rules';
+
+/** What awaits at the bench, and the way there. */
+export default async function PullStation({ params }: PageProps<'/tickets/[number]/pull'>) {
+  const open = await openTicket((await params).number);
+  const { ticket, setup } = open;
+  const sequence = sequenceOf(open);
+  if (!sequence || !setup) return <Waits number={ticket.number} path="cut" what="the cut" />;
+  if (!sequence.ok)
+    return <Cautions cautions={[`This job cannot be strung so: ${sequence.problem}`]} />;
+  const { steps, imbalanceN } = sequence.value;
+  const { bench } = await openWorkshop();
+  const { done } = await bench.progress(ticket.id);
+  const house = houseOf(open, false);
+  const count = (kind: string) => steps.filter((step) => step.kind === kind).length;
+  return (
+    <div className="max-w-3xl">
+      <Facts>
+        <Fact name="Steps" figure note={done === 0 ? 'not begun' : `${done} are done`}>
+          {steps.length}
+        </Fact>
+        <Fact
+          name="One side ahead by at most"
+          figure
+          note={`mains ahead: ${schoolWords(house, 'ahead')}`}
+        >
+          {formatTension(imbalanceN, setup.tension.unit)}
+        </Fact>
+        <Fact name="Pulls">{count('pull') + count('pull again')}</Fact>
+        <Fact name="Holes to open before a run covers them">{count('open a hole')}</Fact>
+        <Fact name="Start of the mains">{schoolWords(house, 'start')}</Fact>
+        <Fact name="Start of the crosses">{schoolWords(house, 'firstCrosses')}</Fact>
+      </Facts>
+      <p className="mt-6 flex flex-wrap items-baseline gap-6">
+        <Link href={`/bench/${ticket.number}`} className="bg-ink text-paper px-5 py-2 font-medium">
+          {done === 0 ? 'Go to the bench' : 'Go on at the bench'}
+        </Link>
+        <Link href={`/tickets/${ticket.number}/hand-over`} className="underline">
+          To the hand-over
+        </Link>
+      </p>
+      <details className="mt-6">
+        <summary className="cursor-pointer font-medium">Every step in its order</summary>
+        <ol className="mt-2 list-decimal pl-8">
+          {steps.map(({ words, n }, i) => (
+            <li key={i} className="border-hair border-b py-0.5">
+              {words}
+              {n !== undefined && (
+                <span className="figure"> {formatTension(n, setup.tension.unit)}</span>
+              )}
+            </li>
+          ))}
+        </ol>
+      </details>
+    </div>
+  );
+}

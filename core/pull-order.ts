@@ -1,0 +1,93 @@
+/** In which order the strings are pulled, by the custom of the bench, and how far the sides differ meanwhile. */
+import type { HouseRules } from './house-rules';
+import type { Side } from './outline';
+import type { Path } from './path';
+import { otherSide } from './pattern';
+import { isMain } from './segments';
+import type { Sport } from './sport';
+
+/** How many mains one side is brought ahead of the other before the other follows. */
+export type Ahead = HouseRules['ahead'];
+
+const TURN: Record<Ahead, number> = { one: 1, two: 2, three: 3, 'three then six': 3, four: 4 };
+
+/** Most mains that one side may be ahead of the other. Common practice: never more than three, in badminton four. */
+export const mostAhead = (sport: Sport): number => (sport === 'badminton' ? 4 : 3);
+
+/** Mains that one turn brings ahead; a custom that goes too far for its sport is held back. */
+export const turnOf = (ahead: Ahead, sport: Sport): number =>
+  Math.min(TURN[ahead], mostAhead(sport));
+
+export const sideOf = (main: string): Side => (main.endsWith('L') ? 'left' : 'right');
+
+/**
+ * Mains from the centre pair on, by turns. A turn brings its side ahead and the next one draws level;
+ * with `three then six` each turn after the first leaps over the other side by as much.
+ */
+function byTurns(
+  mains: Record<Side, readonly string[]>,
+  first: Side,
+  ahead: Ahead,
+  sport: Sport,
+): readonly string[] {
+  const rest = { left: mains.left.slice(1), right: mains.right.slice(1) };
+  const order = [mains[first][0], mains[otherSide(first)][0]];
+  const turn = turnOf(ahead, sport);
+  let size = turn;
+  for (let side = first; rest.left.length + rest.right.length > 0; side = otherSide(side)) {
+    order.push(...rest[side].splice(0, size));
+    size = ahead === 'three then six' ? 2 * turn : turn;
+  }
+  return order.filter((string) => string !== undefined);
+}
+
+/** Place of the first string that is not strung in pairs: a cross, or what a method strings after it. */
+function pairedCount({ order }: Path): number {
+  const at = order.findIndex((string) => !isMain(string));
+  return at < 0 ? order.length : at;
+}
+
+/**
+ * The path with its strings in the order of the custom: mains by turns from the centre, then what
+ * the method strings after them. A knot is tied when all that it waited for is in.
+ */
+export function inOrderOf(
+  path: Path,
+  sport: Sport,
+  { ahead, firstCrosses }: Pick<HouseRules, 'ahead' | 'firstCrosses'>,
+): Path {
+  const paired = path.order.slice(0, pairedCount(path));
+  const of = (side: Side) => paired.filter((string) => sideOf(string) === side);
+  const first = sideOf(paired[0] as string);
+  const order = [
+    ...byTurns({ left: of('left'), right: of('right') }, first, ahead, sport),
+    ...path.order.slice(paired.length),
+  ];
+  if (path.method === 'two-piece' && firstCrosses === 'second first') {
+    const at = paired.length;
+    order.splice(at, 2, ...order.slice(at, at + 2).toReversed());
+  }
+  const place = new Map(order.map((string, i) => [string, i]));
+  return {
+    ...path,
+    order,
+    knots: path.knots.map((knot) => ({
+      ...knot,
+      tiedAfter: Math.max(
+        ...path.order.slice(0, knot.tiedAfter + 1).map((string) => place.get(string) as number),
+      ),
+    })),
+  };
+}
+
+/** Newtons by which the right side is ahead of the left after each main, in the order of the pulls. */
+export function imbalances(
+  order: readonly string[],
+  pulled: (string: string) => number,
+): readonly number[] {
+  let ahead = 0;
+  return order.filter(isMain).map((string) => {
+    ahead += (sideOf(string) === 'right' ? 1 : -1) * pulled(string);
+    return ahead;
+  });
+}
