@@ -10,6 +10,7 @@ import { isMain } from './segments';
 import {
   benchSequence,
   setPull,
+  strungAfter,
   USUAL_MACHINE,
   type BenchCustom,
   type BenchPlan,
@@ -73,6 +74,15 @@ describe('a whole job', () => {
     expect(said.filter((each) => each.startsWith('tie'))).toHaveLength(4);
     expect(said.indexOf('pull again C1 55')).toBeGreaterThan(said.indexOf('pull C4 50'));
     expect(said.indexOf('tie C1')).toBe(said.indexOf('pull again C1 55') + 1);
+  });
+
+  it('knows what is in after each step', () => {
+    const at = (words: string) => said.indexOf(words) + 1;
+    expect(strungAfter(usual.steps, at('start M1L'))).toEqual([]);
+    expect(strungAfter(usual.steps, at('pull M1R 52'))).toEqual(['M1L', 'M1R']);
+    // The first cross comes through with the second.
+    expect(strungAfter(usual.steps, at('pull C2 50')).slice(-2)).toEqual(['C1', 'C2']);
+    expect(strungAfter(usual.steps, usual.steps.length)).toHaveLength(35);
   });
 
   // Source: common practice (weave one cross ahead of the pull).

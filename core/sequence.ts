@@ -129,6 +129,18 @@ export function benchSequence(plan: BenchPlan): Result<Sequence> {
   });
 }
 
+/**
+ * Strings that are in when so many steps are done, in the order in which they came. What a starting
+ * clamp holds is in as soon as its neighbour is pulled through it.
+ */
+export function strungAfter(steps: readonly BenchStep[], done: number): readonly string[] {
+  const strung = steps.slice(0, done).flatMap(({ kind, string }, i) => {
+    const comes = kind === 'pull' || kind === 'pull again' || (kind === 'start' && i + 1 < done);
+    return comes && string !== undefined ? [string] : [];
+  });
+  return [...new Set(strung)];
+}
+
 type Write = (
   kind: StepKind,
   words: string,

@@ -1,6 +1,6 @@
 /** What a job keeps of the advice it was made with, whatever the house rules become. */
 import { z } from 'zod';
-import { houseRulesSchema } from '../house-rules';
+import { houseRulesSchema, USUAL_HOUSE } from '../house-rules';
 import { talkSchema } from '../talk';
 import type { TicketTension } from '../units';
 import { outlook, reasonsFor } from './advise';
@@ -11,9 +11,15 @@ import { wordsForClient } from './words';
 
 const pullsSchema = z.object({ mainN: z.number(), crossN: z.number() });
 
+/** A question that was not asked yet when the job was done stands as is usual. */
+const keptHouseSchema = z
+  .record(z.string(), z.unknown())
+  .transform((kept) => ({ ...USUAL_HOUSE, ...kept }))
+  .pipe(houseRulesSchema);
+
 export const adviceRecordSchema = z.object({
   talk: talkSchema,
-  house: houseRulesSchema,
+  house: keptHouseSchema,
   /** What the advice came to, N, rounded as a ticket is; what was pulled may differ. */
   advised: pullsSchema,
   steps: z.array(

@@ -114,6 +114,8 @@ describe('the record of an advice', () => {
     const record = adviceRecordSchema.parse(made);
     expect(record).toEqual(made);
     expect(record.words).toContain('Soft, a multifilament of 1.25 mm');
+    const { ahead, ...older } = made.house;
+    expect(adviceRecordSchema.parse({ ...made, house: older }).house.ahead).toBe(ahead);
     expect(record.steps.map(({ state }) => state)).toEqual(['in', 'yields', 'in']);
     expect(offAdvice(record, ticketOf(23.5, 22.5, 'kg')).mainN).toBeCloseTo(n(1), 9);
     expect(JSON.parse(JSON.stringify(record))).toEqual(record);

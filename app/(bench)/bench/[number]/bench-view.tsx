@@ -6,7 +6,7 @@ import { useEffect, useState } from 'react';
 import type { Bed } from '@/core/bed';
 import { sideOf } from '@/core/pull-order';
 import { isMain, placeName } from '@/core/segments';
-import type { BenchStep, Sequence } from '@/core/sequence';
+import { strungAfter, type BenchStep, type Sequence } from '@/core/sequence';
 import { inTensionUnit, type LengthSystem, type TensionUnit } from '@/core/units';
 import { BedDrawing } from '@/ui/bed/bed-drawing';
 import { useAwake } from '@/ui/use-awake';
@@ -24,14 +24,6 @@ interface BenchViewProps {
   readonly done: number;
   readonly closed: boolean;
   readonly keep: (events: readonly SentEvent[]) => Promise<{ readonly kept: boolean }>;
-}
-
-/** Strings that are in when so many steps are done, in the order of the pulls. */
-function strungAfter(steps: readonly BenchStep[], done: number): readonly string[] {
-  const strung = steps
-    .slice(0, done)
-    .flatMap(({ kind, string }) => (kind === 'pull' && string !== undefined ? [string] : []));
-  return [...new Set(strung)];
 }
 
 /** The step in hand in figures that can be read from two metres; one key goes on, one takes back. */
@@ -82,8 +74,12 @@ export function BenchView({
   const next = steps[done + 1];
   const strung = strungAfter(steps, done);
   // The drawing shows what is in and, bright, the string in hand.
-  const inHand = step?.kind === 'pull' && step.string ? [step.string] : [];
-  const drawn = [...new Set([...strung, ...inHand])];
+  const pulls = step?.kind === 'pull' || step?.kind === 'pull again';
+  const inHand = pulls ? step.string : undefined;
+  const drawn = [
+    ...strung.filter((string) => string !== inHand),
+    ...(inHand === undefined ? [] : [inHand]),
+  ];
   const figure = (n: number) => String(inTensionUnit(n, unit));
   return (
     <main

@@ -167,7 +167,11 @@ export async function lastJobOn({ ticket }: OpenTicket): Promise<LastJob | undef
 export const houseOf = (
   { ticket, workshop }: Pick<OpenTicket, 'ticket' | 'workshop'>,
   todays: boolean,
-): HouseRules => (todays ? undefined : ticket.advice?.house) ?? workshop.houseRules ?? USUAL_HOUSE;
+): HouseRules => ({
+  // What the house was not asked about when it answered stands as is usual.
+  ...USUAL_HOUSE,
+  ...((todays ? undefined : ticket.advice?.house) ?? workshop.houseRules),
+});
 
 /** Two strings, or two thicknesses of one: two pieces from two sets. */
 export const isHybrid = ({ mains, crosses }: Setup): boolean =>
