@@ -81,6 +81,8 @@ test('a step opens, is switched off, and what is typed wins and is recorded', as
   await expect(figures).toContainText('25/25 kg');
 
   await page.getByLabel('Altitude (m)').fill('high');
+  // Folded away, the talk opens again where a sentence must be read.
+  await page.getByRole('button', { name: 'That is all they said' }).click();
   await page.getByRole('button', { name: 'Save and go to the cut' }).click();
   await expect(sentence(page, 'Metres above the sea: 0 to 5000')).toBeVisible();
   await expect(sentence(page, 'Choose the string for the mains')).toBeVisible();

@@ -1,5 +1,4 @@
 import { strungBefore } from '@/app/(house)/rackets/strung-before';
-import { USUAL_HOUSE } from '@/core/house-rules';
 import { SILENT, type Talk } from '@/core/talk';
 import { formatTicket, formatTicketConverted } from '@/core/units';
 import { openWorkshop } from '@/db/workshop';
@@ -87,7 +86,7 @@ export default async function SetupStation({ params }: PageProps<'/tickets/[numb
       wish={ticket.wish}
       record={await lastJobOn(open)}
       history={strungBefore(history, workshop.timeZone)}
-      house={{ kept: houseOf(open, false), todays: workshop.houseRules ?? USUAL_HOUSE }}
+      house={{ kept: houseOf(open, false), todays: houseOf(open, true) }}
       labourMinor={workshop.labourMinor}
       currency={workshop.currency}
       save={saveSetup.bind(null, ticket.number, ticket.version)}

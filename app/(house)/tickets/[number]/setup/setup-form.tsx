@@ -150,7 +150,7 @@ export function SetupForm({
       <div
         className={clsx(
           'grid items-start gap-x-8 gap-y-6',
-          asking
+          asking || form.formState.errors.talk
             ? 'lg:grid-cols-[21rem_1fr] xl:grid-cols-[21rem_1fr_19rem]'
             : 'lg:grid-cols-[14rem_1fr] xl:grid-cols-[14rem_1fr_22rem]',
         )}
@@ -159,7 +159,8 @@ export function SetupForm({
           form={form}
           sport={sport}
           words={words}
-          open={asking}
+          // A sentence about an answer must be in sight.
+          open={asking || form.formState.errors.talk !== undefined}
           onOpen={answered}
           autoFocus={!saved && taken === undefined}
           lastIsKnown={record !== undefined}
