@@ -22,7 +22,10 @@ export default async function HandOverStation({
   const open = await openTicket((await params).number);
   const { ticket, setup, study, workshop, choice } = open;
   const plan = await plannedCut(open);
-  const waiting = stationsOf(open).find(({ path, done }) => !done && path !== 'hand-over');
+  // The bench view is a help, not a gate: a job may be strung without it.
+  const waiting = stationsOf(open).find(
+    ({ path, done }) => !done && path !== 'pull' && path !== 'hand-over',
+  );
   if (waiting || !setup || !study?.bed || !plan || !choice || !ticket.cutFrom)
     return (
       <Waits
