@@ -1,6 +1,7 @@
 import { defineConfig } from '@playwright/test';
 
 const port = process.env.ORTHOTENS_PORT ?? '3600';
+const headPort = process.env.ORTHOTENS_HEAD_PORT ?? '3700';
 const baseURL = `http://127.0.0.1:${port}`;
 
 /** Started by `npm test`, which makes the build and the database and names the browser. */
@@ -20,15 +21,20 @@ export default defineConfig({
     baseURL,
     viewport: { width: 1280, height: 800 },
     timezoneId: 'UTC',
-    trace: 'retain-on-failure',
     launchOptions: {
-      executablePath: process.env.ORTHOTENS_CHROMIUM ?? '/usr/bin/chromium',
+      executablePath: process.env.ORTHOTENS_CHROMIUM ?? '/usr/bin/chromium-headless-shell',
       args: ['--no-sandbox', '--disable-quic', '--disable-background-networking'],
     },
   },
-  webServer: {
-    command: `node node_modules/next/dist/bin/next start -H 127.0.0.1 -p ${port}`,
-    url: `${baseURL}/health`,
-    env: { NEXT_TELEMETRY_DISABLED: '1', NODE_ENV: 'production' },
-  },
+  webServer: [
+    {
+      command: `node node_modules/next/dist/bin/next start -H 127.0.0.1 -p ${port}`,
+      url: `${baseURL}/health`,
+      env: { NEXT_TELEMETRY_DISABLED: '1', NODE_ENV: 'production' },
+    },
+    {
+      command: `node --import tsx scripts/head.ts ${headPort}`,
+      url: `http://127.0.0.1:${headPort}`,
+    },
+  ],
 });

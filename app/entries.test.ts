@@ -243,6 +243,7 @@ describe('client, workshop and hand-over', () => {
       marginMm: '0',
       armSpanMm: '178',
       methodPreference: 'least string',
+      hand: 'practised',
     };
     const facts = workshopSchema.parse(entry);
     expect(facts).toMatchObject({ currency: 'USD', labourMinor: 2500 });

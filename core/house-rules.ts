@@ -1,5 +1,6 @@
 /** Questions on which good stringers differ, and where a workshop stands on each. */
 import { z } from 'zod';
+import type { Family } from './family';
 import type { Sport } from './sport';
 import { newtons } from './units';
 
@@ -159,6 +160,19 @@ export const HOUSE_QUESTIONS = {
       },
     },
   },
+  topCross: {
+    title: 'Tying the top cross off',
+    schools: {
+      'after three': {
+        text: 'after three more crosses',
+        why: 'The starting clamp comes off early, and the bed holds it by then.',
+      },
+      'at the end': {
+        text: 'when all crosses are in',
+        why: 'Both knots of the crosses are tied in one go, with nothing more to pull.',
+      },
+    },
+  },
   preStretch: {
     title: 'Pre-stretch',
     schools: {
@@ -194,6 +208,7 @@ const schoolsShape = {
   ahead: oneOf('ahead'),
   start: oneOf('start'),
   firstCrosses: oneOf('firstCrosses'),
+  topCross: oneOf('topCross'),
 } satisfies Record<HouseQuestionName, z.ZodType>;
 
 /** The sentence for each figure that is out of its bounds. */
@@ -236,6 +251,7 @@ export const USUAL_HOUSE: HouseRules = {
   ahead: 'two',
   start: 'starting clamp',
   firstCrosses: 'two together',
+  topCross: 'after three',
   monofilamentShare: 0.075,
   hybridShare: 0.1,
   crossesByN: null,
@@ -273,8 +289,23 @@ export function crossesStep(
   }
 }
 
+const STRETCHED: readonly Family[] = ['natural gut', 'multifilament', 'synthetic gut'];
+
+/** Whether the house stretches a string of this family before it goes in. */
+export const preStretches = ({ preStretch }: HouseRules, family: Family): boolean =>
+  preStretch === 'every string' || (preStretch === 'gut and nylon' && STRETCHED.includes(family));
+
+const schoolOn = <Q extends HouseQuestionName>(house: Pick<HouseRules, Q>, question: Q) =>
+  (HOUSE_QUESTIONS[question].schools as Readonly<Record<string, School>>)[house[question]];
+
 /** The words of the school that a workshop follows on a question. */
-export function schoolWords(house: HouseRules, question: HouseQuestionName): string {
-  const schools: Readonly<Record<string, School>> = HOUSE_QUESTIONS[question].schools;
-  return schools[house[question]]?.text ?? '';
-}
+export const schoolWords = <Q extends HouseQuestionName>(
+  house: Pick<HouseRules, Q>,
+  question: Q,
+): string => schoolOn(house, question)?.text ?? '';
+
+/** What that school says for itself. */
+export const schoolWhy = <Q extends HouseQuestionName>(
+  house: Pick<HouseRules, Q>,
+  question: Q,
+): string => schoolOn(house, question)?.why ?? '';

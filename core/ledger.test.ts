@@ -4,7 +4,7 @@ import { pathThrough, type PathChoice } from './path';
 import { bedOf } from './testing/frame-spec';
 
 const bed = bedOf({ head: [7, 9], throat: [7, 9], tieOff: ['6H', '8H', '6T', '8T'] });
-const MACHINE: BenchMachine = { clamps: 2, startingClamps: 1 };
+const MACHINE: BenchMachine = { clamps: 2, clampKind: 'fixed', startingClamps: 1 };
 const CHOICE: PathChoice = { method: 'two-piece', shortSide: 'left', crossStart: 'left' };
 
 function problemOf(actions: readonly Action[], machine = MACHINE): string | undefined {
@@ -108,8 +108,22 @@ describe('the ledger', () => {
   });
 
   it('knows what the machine has', () => {
-    expect(problemOf(STARTED, { clamps: 1, startingClamps: 1 })).toContain('one clamp only');
-    expect(problemOf(STARTED, { clamps: 2, startingClamps: 0 })).toContain('no starting clamp');
+    expect(problemOf(STARTED, { ...MACHINE, clamps: 1 })).toContain('one clamp only');
+    expect(problemOf(STARTED, { ...MACHINE, startingClamps: 0 })).toContain('no starting clamp');
+  });
+
+  // Source: common practice (a flying clamp holds one string by its neighbour).
+  it('lets a flying clamp hold two neighbours, and none alone', () => {
+    const flying: BenchMachine = { ...MACHINE, clampKind: 'flying' };
+    expect(problemOf(STARTED, flying)).toBeUndefined();
+    const alone: readonly Action[] = [
+      ...thread('M1L', 'M1R'),
+      { do: 'grip outside', string: 'M1R', way: -1 },
+      pull('M1R', 1),
+      clamp('clamp 1', 'M1R'),
+    ];
+    expect(problemOf(alone, MACHINE)).toBeUndefined();
+    expect(problemOf(alone, flying)).toContain('M1R has none under tension');
   });
 
   // Source: common practice (never more than three mains ahead on one side).

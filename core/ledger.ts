@@ -34,8 +34,10 @@ export type Action =
   | ({ readonly do: 'tie'; readonly at: HolePlace } & Beyond);
 
 export interface BenchMachine {
-  /** Clamps that slide on the machine. */
+  /** Clamps that the machine has for the strings. */
   readonly clamps: 1 | 2;
+  /** A flying clamp stands on nothing: it holds a string by its neighbour. */
+  readonly clampKind: 'fixed' | 'flying';
   readonly startingClamps: 0 | 1;
 }
 
@@ -197,6 +199,8 @@ export function openLedger(bed: Bed, path: Path, machine: BenchMachine): Ledger 
         const { piece, at } = seatOf(string);
         if (!piece.tense || at < piece.tense[0] || at > piece.tense[1])
           return `${string} is not under tension: a clamp there holds nothing.`;
+        if (machine.clampKind === 'flying' && piece.tense[0] === piece.tense[1])
+          return `A flying clamp holds a string by its neighbour, and ${string} has none under tension.`;
         piece.holds = [...piece.holds, { at, by: holder }];
         return undefined;
       }

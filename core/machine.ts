@@ -1,6 +1,38 @@
-/** Between machines that pull differently. */
+/** Stringing machines: what they are, and between two that pull differently. */
+import { z } from 'zod';
+import { MOUNT_POINTS, type StringingMachine } from './bench-plan';
 import type { HouseRules } from './house-rules';
 import type { PullKind } from './talk';
+
+export const machineKindSchema = z.enum([
+  'electronic constant pull',
+  'electric',
+  'crank with lock-out',
+  'drop weight',
+]);
+export type MachineKind = z.infer<typeof machineKindSchema>;
+
+export const clampKindSchema = z.enum(['fixed swivel', 'glide bar', 'flying']);
+export type ClampKind = z.infer<typeof clampKindSchema>;
+
+/** A crank stops and locks at its figure; all others go on pulling while the string gives. */
+export const pullKindOf = (kind: MachineKind): PullKind =>
+  kind === 'crank with lock-out' ? 'lock-out' : 'constant pull';
+
+export interface MachineParts {
+  readonly mounts: number;
+  readonly clampKind: ClampKind;
+  readonly clamps: number;
+  readonly startingClamps: number;
+}
+
+/** What of a machine bears on the order of the work; figures that no machine has count as the nearest. */
+export const stringingMachine = (parts: MachineParts): StringingMachine => ({
+  mounts: MOUNT_POINTS.find((points) => points <= parts.mounts) ?? 2,
+  clampKind: parts.clampKind === 'flying' ? 'flying' : 'fixed',
+  clamps: parts.clamps >= 2 ? 2 : 1,
+  startingClamps: parts.startingClamps >= 1 ? 1 : 0,
+});
 
 /**
  * The figure, N, that gives on one kind of machine the bed that `n` newtons give on the other. A

@@ -11,13 +11,14 @@ import {
   parseRow,
   parseStepDown,
   parseTensionRange,
+  parsePull,
   parseTicketTension,
   parseTieOffs,
   parseWidths,
 } from './notation';
 import type { Result } from './result';
 import { SPORTS, type Sport } from './sport';
-import { formatTicket, type TensionUnit } from './units';
+import { formatTicket, newtons, type TensionUnit } from './units';
 
 const valueOf = <T>(result: Result<T>): T => {
   if (!result.ok) throw new Error(result.problem);
@@ -189,5 +190,20 @@ describe('holes, steps and remnants', () => {
     [parseRemnants('0.2'), 'between 1 and 250 m'],
   ])('%j is answered with a sentence', (result, part) => {
     expect(problemOf(result)).toContain(part);
+  });
+});
+
+describe('a single pull', () => {
+  it('is read in the unit it is written in, else in the workshop’s', () => {
+    expect(parsePull('25', 'kg')).toEqual({ ok: true, value: newtons(25, 'kg') });
+    expect(parsePull(' 54,5 lb', 'kg')).toEqual({ ok: true, value: newtons(54.5, 'lb') });
+    expect(parsePull('55 lbs', 'lb')).toEqual({ ok: true, value: newtons(55, 'lb') });
+  });
+
+  it.each(['', 'twenty', '25/24', '-3', '0', '1 kg', '900'])('“%s” gets a sentence', (text) => {
+    expect(parsePull(text, 'kg')).toEqual({
+      ok: false,
+      problem: expect.stringMatching(/25 or 24.6 kg\.$/),
+    });
   });
 });

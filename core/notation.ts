@@ -296,3 +296,20 @@ export function parseWidths(text: string): Result<readonly WidthReading[]> {
   }
   return success(readings);
 }
+
+/** The pulls that a machine may be checked at. */
+const CHECKED_KG = [2, 50] as const;
+
+/** A single pull, as a weight or a spring scale shows it: `25`, `24.6 kg`, `55 lb`; N. */
+export function parsePull(text: string, houseUnit: TensionUnit): Result<number> {
+  const match = /^(\d+(?:[.,]\d+)?)\s*(kg|lbs?)?$/i.exec(text.trim());
+  const example = houseUnit === 'kg' ? '25 or 24.6 kg' : '55 or 54.5 lb';
+  if (!match) return failure(`Write one pull as it is read: ${example}.`);
+  const n = newtons(decimal(match[1] ?? ''), unitFrom(match[2]) ?? houseUnit);
+  const [least, most] = CHECKED_KG.map((kg) => newtons(kg, 'kg')) as [number, number];
+  return n < least || n > most
+    ? failure(
+        `A machine is checked between ${formatTension(least, houseUnit)} and ${formatTension(most, houseUnit)}: ${example}.`,
+      )
+    : success(n);
+}

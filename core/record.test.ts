@@ -2,7 +2,9 @@ import { describe, expect, it } from 'vitest';
 import { studyFrame, type Bed } from './bed';
 import { USUAL_ASSUMPTIONS } from './lengths';
 import { planCut } from './plan';
-import { jobRecordSchema, pieceDifference, recordJob } from './record';
+import { benchLog, planKey, type BenchEvent, type Deed } from './bench-log';
+import { jobRecordSchema, pieceDifference, recordBench, recordJob } from './record';
+import { benchPlan, sequenceFor } from './testing/bench-job';
 import { frameSpec } from './testing/frame-spec';
 import { newtons } from './units';
 
@@ -42,6 +44,7 @@ const record = recordJob({
   assumptions: USUAL_ASSUMPTIONS,
   learnt: {},
   leftOverMm: [820, null],
+  bench: null,
   remarks: '',
 });
 
@@ -95,5 +98,47 @@ describe('the record of a job', () => {
       9,
     );
     expect(second && pieceDifference(second)).toBeUndefined();
+  });
+});
+
+describe('what happened at the bench', () => {
+  const sequence = sequenceFor(benchPlan());
+  const { steps } = sequence;
+  const pull = steps.findIndex(({ kind, string }) => kind === 'pull' && string === 'M1R');
+  const event = (seconds: number, done: number, deed: Deed): BenchEvent => ({
+    id: 'i',
+    bench: 'b',
+    plan: planKey(steps),
+    at: new Date(1000 * seconds).toISOString(),
+    done,
+    deed,
+  });
+
+  it('goes on record: time, pulls beside what was asked, notes and mishaps with their step', () => {
+    const log = benchLog([
+      event(0, 0, { kind: 'open' }),
+      ...steps.slice(0, pull).map((_, i) => event(30 * (i + 1), i + 1, { kind: 'step' })),
+      event(30 * pull + 20, pull + 1, { kind: 'step', pulledN: 229 }),
+      event(30 * pull + 30, pull + 1, { kind: 'note', text: 'grommet worn' }),
+      event(30 * pull + 30, pull + 1, {
+        kind: 'mishap',
+        mishap: 'clamp slipped',
+        string: 'M1R',
+        way: 'Pull M1R again',
+      }),
+    ]);
+    const bench = recordBench(sequence, log, 'tennis', 'practised');
+    expect(bench?.minutes).toBe(Math.round((30 * pull + 30) / 60));
+    expect(bench?.pulls).toEqual([{ string: 'M1R', askedN: steps[pull]?.n, pulledN: 229 }]);
+    expect(bench?.notes).toEqual([{ step: steps[pull + 1]?.words, text: 'grommet worn' }]);
+    expect(bench?.mishaps).toEqual([
+      { step: steps[pull + 1]?.words, what: 'A clamp slipped: M1R', way: 'Pull M1R again' },
+    ]);
+    expect(bench?.timed.map(({ group }) => group)).toEqual(['before', 'mains']);
+    expect(jobRecordSchema.parse({ ...record, bench }).bench).toEqual(bench);
+  });
+
+  it('has nothing to keep when the bench view was not used', () => {
+    expect(recordBench(sequence, benchLog([]), 'tennis', 'practised')).toBeNull();
   });
 });

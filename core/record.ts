@@ -1,6 +1,8 @@
 /** What a closed job keeps for ever, whatever later happens to the library it was made from. */
 import { z } from 'zod';
 import type { Bed } from './bed';
+import type { BenchLog } from './bench-log';
+import { stepGroupSchema, timedParts, type Hand } from './bench-time';
 import { coveredHoles } from './covers';
 import { adviceRecordSchema, type AdviceRecord } from './advice/record';
 import { familySchema, shapeSchema } from './family';
@@ -8,9 +10,12 @@ import { frameSpecSchema } from './frame';
 import { difference, type Difference } from './learning';
 import { cutAssumptionsSchema, type CutAssumptions } from './lengths';
 import { methodSchema } from './method';
+import { MISHAP_WORDS } from './mishap';
 import { endSchema, sideSchema } from './outline';
 import type { PathChoice } from './path';
 import { checkSource, CUT_SOURCES, cutSource, planCut, type CutSource, type Learnt } from './plan';
+import type { Sequence } from './sequence';
+import type { Sport } from './sport';
 import { tensionUnitSchema, type TicketTension } from './units';
 import { coverWords } from './wording';
 
@@ -44,6 +49,24 @@ export type PieceRecord = z.infer<typeof pieceRecordSchema>;
 
 export const cutSourceSchema = z.enum(CUT_SOURCES) satisfies z.ZodType<CutSource['kind']>;
 export type CutSourceKind = CutSource['kind'];
+
+/** What really happened at the bench. */
+const benchRecordSchema = z.object({
+  /** Pauses left out. */
+  minutes: z.number(),
+  /** The pull of each string as it was set, and as the head measured it where one was linked, N. */
+  pulls: z.array(
+    z.object({ string: z.string(), askedN: z.number(), pulledN: z.number().nullable() }),
+  ),
+  notes: z.array(z.object({ step: z.string(), text: z.string() })),
+  mishaps: z.array(z.object({ step: z.string(), what: z.string(), way: z.string() })),
+  /** What the parts of the job were expected to take and did take, s; teaches the next promise. */
+  timed: z.array(z.object({ group: stepGroupSchema, expectedS: z.number(), tookS: z.number() })),
+  /** How far one side was ahead of the other at most, N. */
+  imbalanceN: z.number(),
+});
+
+export type BenchRecord = z.infer<typeof benchRecordSchema>;
 
 export const jobRecordSchema = z.object({
   client: z.string(),
@@ -81,6 +104,8 @@ export const jobRecordSchema = z.object({
     covered: z.array(z.string()),
     pieces: z.array(pieceRecordSchema),
   }),
+  /** Null when it was strung without the bench view. */
+  bench: benchRecordSchema.nullable().default(null),
   remarks: z.string(),
 });
 
@@ -103,7 +128,41 @@ export interface JobFacts {
   readonly learnt: Learnt;
   /** Tails left over, by piece in the order of the plan; null where nobody measured. */
   readonly leftOverMm: readonly (number | null)[];
+  readonly bench: BenchRecord | null;
   readonly remarks: string;
+}
+
+/** What a job's events at the bench leave for its record; null when nothing was done there. */
+export function recordBench(
+  { steps, imbalanceN }: Sequence,
+  log: BenchLog,
+  sport: Sport,
+  hand: Hand,
+): BenchRecord | null {
+  if (log.done === 0) return null;
+  const wordsAt = (step: number) => steps[step]?.words ?? 'after the last step';
+  const pulls = new Map<string, BenchRecord['pulls'][number]>();
+  steps.slice(0, log.done).forEach(({ actions }, i) => {
+    for (const action of actions)
+      if (action.do === 'pull')
+        pulls.set(action.string, {
+          string: action.string,
+          askedN: action.n,
+          pulledN: log.pulled.get(i) ?? null,
+        });
+  });
+  return {
+    minutes: Math.round(log.workedMs / 60_000),
+    pulls: [...pulls.values()],
+    notes: log.notes.map(({ step, text }) => ({ step: wordsAt(step), text })),
+    mishaps: log.mishaps.map(({ step, mishap, string, way }) => ({
+      step: wordsAt(step),
+      what: string === undefined ? MISHAP_WORDS[mishap] : `${MISHAP_WORDS[mishap]}: ${string}`,
+      way,
+    })),
+    timed: [...timedParts(steps, log.tookMs, sport, hand)],
+    imbalanceN,
+  };
 }
 
 /** The record of a job: what it was made from, and the plan as it was worked out for it. */
@@ -151,6 +210,7 @@ export function recordJob(facts: JobFacts): JobRecord {
         parts: parts.map((part) => ({ ...part })),
       })),
     },
+    bench: facts.bench,
     remarks: facts.remarks,
   };
 }

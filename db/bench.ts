@@ -1,14 +1,10 @@
-import { and, count, desc, eq } from 'drizzle-orm';
+import { and, asc, desc, eq, inArray, sql } from 'drizzle-orm';
+import type { BenchEvent } from '@/core/bench-log';
 import type { Connection } from './connection';
 import { benchEvents } from './schema';
 
-export interface BenchEvent {
-  /** Made by the bench, so that an event that is sent again is kept once. */
-  readonly id: string;
-  /** Steps of the sequence that are done after it. */
-  readonly done: number;
-  readonly at: Date;
-}
+/** Kinds of deeds after which the bench stands elsewhere. */
+const MOVES = ['step', 'mishap'] as const;
 
 /** What was done at the bench on the tickets of one workshop. */
 export function benchOf(db: Connection, workshopId: string) {
@@ -21,20 +17,36 @@ export function benchOf(db: Connection, workshopId: string) {
       for (const event of events)
         await db
           .insert(benchEvents)
-          .values({ ...event, ticketId, workshopId })
+          .values({ ...event, at: new Date(event.at), ticketId, workshopId })
           .onConflictDoNothing();
     },
 
-    /** Steps that are done, and whether the bench has begun at all. */
-    async progress(ticketId: string): Promise<{ readonly done: number; readonly events: number }> {
+    /** All events of a ticket, in the order in which they arrived. */
+    async events(ticketId: string): Promise<BenchEvent[]> {
+      const rows = await db
+        .select()
+        .from(benchEvents)
+        .where(of(ticketId))
+        .orderBy(asc(benchEvents.arrived));
+      return rows.map(({ id, bench, plan, at, done, deed }) => ({
+        id,
+        bench,
+        plan,
+        at: at.toISOString(),
+        done,
+        deed,
+      }));
+    },
+
+    /** Steps that are done: what the latest move says. */
+    async done(ticketId: string): Promise<number> {
       const [latest] = await db
         .select({ done: benchEvents.done })
         .from(benchEvents)
-        .where(of(ticketId))
+        .where(and(of(ticketId), inArray(sql`${benchEvents.deed} ->> 'kind'`, [...MOVES])))
         .orderBy(desc(benchEvents.arrived))
         .limit(1);
-      const [all] = await db.select({ n: count() }).from(benchEvents).where(of(ticketId));
-      return { done: latest?.done ?? 0, events: all?.n ?? 0 };
+      return latest?.done ?? 0;
     },
   };
 }

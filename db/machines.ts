@@ -1,11 +1,16 @@
 import { randomUUID } from 'node:crypto';
 import { and, asc, eq, isNull, sql } from 'drizzle-orm';
+import type { MachineCheck } from '@/core/calibration';
 import type { Connection } from './connection';
 import { missed, type Saved } from './saving';
-import { machines } from './schema';
+import { machineChecks, machines } from './schema';
 
 export type Machine = typeof machines.$inferSelect;
-export type MachineFacts = Pick<Machine, 'name' | 'gripperMm'>;
+export type MachineFacts = Omit<
+  Machine,
+  'id' | 'workshopId' | 'version' | 'createdAt' | 'removedAt'
+>;
+export type KeptCheck = MachineCheck & { readonly id: string };
 
 /** The stringing machines of one workshop. */
 export function machinesOf(db: Connection, workshopId: string) {
@@ -26,14 +31,17 @@ export function machinesOf(db: Connection, workshopId: string) {
     },
 
     /** Adds a row under an id made by its form; the same form sent twice adds one. */
-    async add(facts: MachineFacts, id: string = randomUUID()): Promise<void> {
+    async add(
+      facts: Partial<MachineFacts> & Pick<MachineFacts, 'name' | 'gripperMm'>,
+      id: string = randomUUID(),
+    ): Promise<void> {
       await db
         .insert(machines)
         .values({ ...facts, id, workshopId })
         .onConflictDoNothing();
     },
 
-    async change(id: string, version: number, facts: MachineFacts): Promise<Saved> {
+    async change(id: string, version: number, facts: Partial<MachineFacts>): Promise<Saved> {
       const { rowCount } = await db
         .update(machines)
         .set({ ...facts, version: version + 1 })
@@ -46,6 +54,40 @@ export function machinesOf(db: Connection, workshopId: string) {
         .update(machines)
         .set({ removedAt: removed ? new Date() : null, version: sql`${machines.version} + 1` })
         .where(one(id));
+    },
+
+    /** The checks of a machine's pull, the earliest first. */
+    checks: (machineId: string): Promise<KeptCheck[]> =>
+      db
+        .select({
+          id: machineChecks.id,
+          day: machineChecks.day,
+          askedN: machineChecks.askedN,
+          measuredN: machineChecks.measuredN,
+        })
+        .from(machineChecks)
+        .where(
+          and(
+            eq(machineChecks.workshopId, workshopId),
+            eq(machineChecks.machineId, machineId),
+            isNull(machineChecks.removedAt),
+          ),
+        )
+        .orderBy(asc(machineChecks.day), asc(machineChecks.id)),
+
+    /** Adds a check under an id made by its form; the same form sent twice adds one. */
+    async addCheck(machineId: string, { id, day, askedN, measuredN }: KeptCheck): Promise<void> {
+      await db
+        .insert(machineChecks)
+        .values({ id, workshopId, machineId, day, askedN, measuredN })
+        .onConflictDoNothing();
+    },
+
+    async setCheckRemoved(id: string, removed: boolean): Promise<void> {
+      await db
+        .update(machineChecks)
+        .set({ removedAt: removed ? new Date() : null })
+        .where(and(eq(machineChecks.workshopId, workshopId), eq(machineChecks.id, id)));
     },
   };
 }

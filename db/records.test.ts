@@ -67,6 +67,7 @@ function record(client = 'Ada', leftOverMm: readonly (number | null)[] = []) {
     assumptions: USUAL_ASSUMPTIONS,
     learnt: {},
     leftOverMm,
+    bench: null,
     remarks: '',
   });
 }
@@ -245,6 +246,27 @@ describe('closing a job', () => {
     expect(await (await newWorkshop(db)).tickets.pastPieces('tennis')).toEqual([]);
   });
 
+  it('remembers what the parts of past jobs took at the bench, this workshop only', async () => {
+    const { bench, ticket } = await withTicket();
+    const timed = [{ group: 'mains' as const, expectedS: 300, tookS: 400 }];
+    const atTheBench = {
+      minutes: 30,
+      pulls: [],
+      notes: [],
+      mishaps: [],
+      timed,
+      imbalanceN: 462,
+    };
+    await bench.tickets.close(ticket.number, 1, {
+      labourMinor: 0,
+      stringMinor: 0,
+      record: { ...record(), bench: atTheBench },
+    });
+    expect(await bench.tickets.pastTimes('tennis')).toEqual(timed);
+    expect(await bench.tickets.pastTimes('badminton')).toEqual([]);
+    expect(await (await newWorkshop(db)).tickets.pastTimes('tennis')).toEqual([]);
+  });
+
   it('a cut is planned as a whole or not at all', async () => {
     const { bench, ticket } = await withTicket();
     await expect(bench.tickets.change(ticket.number, 1, { method: 'one-piece' })).rejects.toThrow();
@@ -259,6 +281,29 @@ describe('closing a job', () => {
     const facts = { ...cut, remnantsMm: [...cut.remnantsMm] };
     expect(await bench.tickets.change(ticket.number, 1, facts)).toBe('saved');
     expect(await bench.tickets.get(ticket.number)).toMatchObject(facts);
+  });
+
+  it('checks of a machine are kept once, removed and put back, and belong to their workshop', async () => {
+    const house = await newWorkshop(db);
+    const other = await newWorkshop(db);
+    const machineId = randomUUID();
+    await house.machines.add({ name: 'Ours', gripperMm: 360 }, machineId);
+    const check = { id: randomUUID(), day: '2026-11-20', askedN: 235, measuredN: 231 };
+    await house.machines.addCheck(machineId, check);
+    await house.machines.addCheck(machineId, check);
+    const earlier = { ...check, id: randomUUID(), day: '2026-10-20' };
+    await house.machines.addCheck(machineId, earlier);
+    expect(await house.machines.checks(machineId)).toEqual([earlier, check]);
+    expect(await other.machines.checks(machineId)).toEqual([]);
+    await expect(
+      other.machines.addCheck(machineId, { ...check, id: randomUUID() }),
+    ).rejects.toThrow();
+    await other.machines.setCheckRemoved(check.id, true);
+    expect(await house.machines.checks(machineId)).toHaveLength(2);
+    await house.machines.setCheckRemoved(check.id, true);
+    expect(await house.machines.checks(machineId)).toEqual([earlier]);
+    await house.machines.setCheckRemoved(check.id, false);
+    expect(await house.machines.checks(machineId)).toHaveLength(2);
   });
 
   it('a machine of another workshop is refused', async () => {

@@ -3,6 +3,7 @@ import {
   bigserial,
   boolean,
   check,
+  date,
   doublePrecision,
   foreignKey,
   index,
@@ -16,10 +17,13 @@ import {
 } from 'drizzle-orm/pg-core';
 import type { AdviceRecord } from '@/core/advice/record';
 import type { NotFor } from '@/core/advice/shelf';
+import type { Deed } from '@/core/bench-log';
+import type { Hand } from '@/core/bench-time';
 import type { Family, Shape } from '@/core/family';
 import type { FrameSpec } from '@/core/frame';
 import type { HouseRules } from '@/core/house-rules';
 import type { CutAssumptions } from '@/core/lengths';
+import type { ClampKind, MachineKind } from '@/core/machine';
 import type { Method } from '@/core/method';
 import type { MethodPreference } from '@/core/methods';
 import type { CutSourceKind, JobRecord } from '@/core/record';
@@ -42,6 +46,8 @@ export const workshops = pgTable('workshops', {
   labourMinor: integer().notNull(),
   cutAssumptions: jsonb().$type<CutAssumptions>().notNull(),
   methodPreference: text().$type<MethodPreference>().notNull().default('fewest losses at knots'),
+  /** Who strings: it says how long a job takes. */
+  hand: text().$type<Hand>().notNull().default('practised'),
   /** Null goes by what is usual. */
   houseRules: jsonb().$type<HouseRules>(),
   nextTicket: integer().notNull().default(1),
@@ -121,15 +127,47 @@ export const strings = pgTable(
   ],
 );
 
-/** A stringing machine; what differs between two of them so far is how far its gripper is away. */
+/** A stringing machine, as far as it bears on the cut, on the order of the work and on the pull. */
 export const machines = pgTable(
   'machines',
   {
     ...ownedRow(),
     name: text().notNull(),
     gripperMm: doublePrecision().notNull(),
+    kind: text().$type<MachineKind>().notNull().default('electronic constant pull'),
+    /** Points at which it holds the frame. */
+    mounts: integer().notNull().default(6),
+    clampKind: text().$type<ClampKind>().notNull().default('fixed swivel'),
+    clamps: integer().notNull().default(2),
+    startingClamps: integer().notNull().default(1),
+    /** Where its head answers on a line, `ws://…`; null where it is worked by hand. */
+    headAddress: text(),
+    /** Days from one check of its pull to the next. */
+    checkEveryDays: integer().notNull().default(30),
   },
   (t) => [unique().on(t.workshopId, t.id)],
+);
+
+/** A check of a machine's pull against a known weight or a spring scale. */
+export const machineChecks = pgTable(
+  'machine_checks',
+  {
+    id: uuid().primaryKey(),
+    workshopId: uuid().notNull(),
+    machineId: uuid().notNull(),
+    /** On the workshop's clock. */
+    day: date({ mode: 'string' }).notNull(),
+    askedN: doublePrecision().notNull(),
+    measuredN: doublePrecision().notNull(),
+    removedAt: timestamp({ withTimezone: true }),
+  },
+  (t) => [
+    foreignKey({
+      columns: [t.workshopId, t.machineId],
+      foreignColumns: [machines.workshopId, machines.id],
+    }),
+    index().on(t.machineId, t.day),
+  ],
 );
 
 export const rackets = pgTable(
@@ -231,7 +269,7 @@ export const tickets = pgTable(
   ],
 );
 
-/** What was done at the bench: each row says how many steps of the sequence are done after it. */
+/** What was done at the bench, event by event (`core/bench-log`). */
 export const benchEvents = pgTable(
   'bench_events',
   {
@@ -241,7 +279,13 @@ export const benchEvents = pgTable(
     ticketId: uuid().notNull(),
     /** In the order in which they arrived. */
     arrived: bigserial({ mode: 'number' }).notNull(),
+    /** The browser window that it was done in. */
+    bench: uuid().notNull(),
+    /** The plan that its steps are counted in. */
+    plan: text().notNull(),
+    /** Steps of the sequence that are done after it. */
     done: integer().notNull(),
+    deed: jsonb().$type<Deed>().notNull(),
     /** On the clock of the bench, which may have been without a connection. */
     at: timestamp({ withTimezone: true }).notNull(),
   },

@@ -1,4 +1,5 @@
 import { and, asc, desc, eq, ilike, isNotNull, isNull, or, sql } from 'drizzle-orm';
+import type { TimedPart } from '@/core/bench-time';
 import type { PastPiece } from '@/core/learning';
 import { pieceDifference, type JobRecord, type PieceRecord } from '@/core/record';
 import type { Sport } from '@/core/sport';
@@ -156,6 +157,23 @@ export function ticketsOf(db: Connection, workshopId: string) {
           return off === undefined ? [] : [{ frameId, name: piece.name, difference: off }];
         }),
       );
+    },
+
+    /** What the parts of the latest jobs of a sport took at the bench. */
+    async pastTimes(sport: Sport, limit = 20): Promise<TimedPart[]> {
+      const rows = await db
+        .select({ record: tickets.record })
+        .from(tickets)
+        .where(
+          and(
+            mine,
+            sql`${tickets.record} -> 'frame' ->> 'sport' = ${sport}`,
+            sql`jsonb_typeof(${tickets.record} -> 'bench') = 'object'`,
+          ),
+        )
+        .orderBy(desc(tickets.closedAt))
+        .limit(limit);
+      return rows.flatMap(({ record }) => record?.bench?.timed ?? []);
     },
 
     /** What was done on a racket, the latest first, with what is open on it. */

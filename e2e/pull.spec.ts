@@ -1,68 +1,158 @@
-import { expect, test, type Page } from '@playwright/test';
-import { awake, setUp, takeIn } from './bench';
+import { expect, test } from '@playwright/test';
+import { header, kept, OwnServer, readyJob, spaceTo, step, toBench, words } from './at-the-bench';
+import { awake, fact, sentence } from './bench';
 
-async function toBench(page: Page): Promise<number> {
-  const { number } = await takeIn(page, 'Ostrevan Heron 100', true);
-  await page.goto(`/tickets/${number}/setup`);
-  await setUp(page, 'Threllan Lull', '52/50 lb');
-  await page.getByRole('button', { name: 'Save and go to the hand-over' }).click();
-  await page.waitForURL(/\/hand-over$/);
-  await page.goto(`/tickets/${number}/pull`);
-  await page.getByRole('link', { name: 'Go to the bench' }).click();
-  await page.waitForURL(/\/bench\/\d+$/);
-  await expect(page.getByRole('button', { name: 'Done, go on (space)' })).toBeEnabled();
-  return number;
-}
-
-test('a whole racket is strung with the space bar alone, through a reload and a lost connection', async ({
+test('a whole two-piece is strung with the space bar alone, and reloaded at each step', async ({
   page,
-  context,
 }) => {
-  const number = await toBench(page);
-  const step = page.getByRole('region', { name: 'Step' });
-  await expect(step).toContainText('cracks, sunken or split grommets');
-  await expect(step).toContainText('Never mount a cracked frame');
-  const total = Number(/of (\d+)/.exec(await page.locator('header').innerText())?.[1]);
-  for (let i = 0; i < 4; i++) await page.keyboard.press('Space');
-  await expect(step).toContainText('starting clamp outside on M1');
-  await page.keyboard.press('Space');
-  await expect(step).toContainText('52');
-  await expect(step).toContainText('Pull M1');
-  await page.keyboard.press('ArrowLeft');
-  await expect(step).toContainText('starting clamp outside on M1');
-  // No other key does harm.
-  await page.keyboard.press('x');
-  await page.keyboard.press('Enter');
-  await expect(page.locator('header')).toContainText(`4 of ${total}`);
-
-  await expect(page.getByRole('status')).toContainText('All is on the server');
-  await page.reload();
-  await expect(page.locator('header')).toContainText(`4 of ${total}`);
-
-  await context.setOffline(true);
-  for (let i = 0; i < 6; i++) await page.keyboard.press('Space');
-  await expect(page.locator('header')).toContainText(`10 of ${total}`);
-  await expect(page.getByRole('status')).toContainText('wait for the server');
-  await context.setOffline(false);
-  await expect(page.getByRole('status')).toContainText('All is on the server');
-  await page.reload();
-  await expect(page.locator('header')).toContainText(`10 of ${total}`);
-
+  const number = await readyJob(page, 'Ostrevan Heron 100', 'Threllan Lull', '52/50 lb');
+  const total = await toBench(page, number);
+  await expect(step(page)).toContainText('cracks, sunken or split grommets');
+  await expect(step(page)).toContainText('Never mount a cracked frame');
   let knots = 0;
-  for (let i = 10; i < total; i++) {
-    const words = await step.locator('p').nth(1).innerText();
-    if (words.startsWith('Tie the tail')) knots++;
+  for (let i = 0; i < total; i++) {
+    if ((await words(page)).startsWith('Tie the tail')) knots++;
     await page.keyboard.press('Space');
-    await expect(page.locator('header')).toContainText(`${i + 1} of ${total}`);
+    await expect(header(page)).toContainText(`${i + 1} of ${total}`);
+    await kept(page);
+    await page.reload();
+    await expect(page.getByRole('button', { name: '. pause' })).toBeEnabled();
+    await expect(header(page)).toContainText(`${i + 1} of ${total}`);
   }
   // Practice: a two-piece job has four knots.
   expect(knots).toBe(4);
   await expect(page.getByText('All is done. Hand it over.')).toBeVisible();
   await expect(page.getByLabel('Mains in: 8 left, 8 right')).toBeVisible();
-  await expect(page.getByRole('status')).toContainText('All is on the server');
   await page.goto(`/tickets/${number}/pull`);
   await expect(page.getByText(`${total} are done`)).toBeVisible();
-  await expect(page.getByRole('link', { name: 'Pull' })).toContainText('Pull');
+});
+
+test('the bench goes on without a connection, takes back, and no other key does harm', async ({
+  page,
+  context,
+}) => {
+  const number = await readyJob(page, 'Ostrevan Heron 100', 'Threllan Lull', '52/50 lb');
+  const total = await toBench(page, number);
+  await spaceTo(page, 0, 5);
+  await expect(step(page)).toContainText('Pull M1R');
+  await expect(step(page)).toContainText('52');
+  await page.keyboard.press('ArrowLeft');
+  await expect(step(page)).toContainText('starting clamp outside on M1L');
+  for (const key of ['x', 'Enter', 'Backspace', 'PageDown', '7']) await page.keyboard.press(key);
+  await expect(header(page)).toContainText(`4 of ${total}`);
+  await kept(page);
+
+  await context.setOffline(true);
+  await spaceTo(page, 4, 10);
+  await expect(page.getByRole('status')).toContainText('wait for the server');
+  await context.setOffline(false);
+  await kept(page);
+  await page.reload();
+  await expect(header(page)).toContainText(`10 of ${total}`);
+});
+
+// Source: common practice (badminton at 24/26 lb, 22 × 21; the last pull before a knot 10 % higher).
+test('a badminton job is strung with the space bar while its server dies and comes back', async ({
+  page,
+}) => {
+  const server = await OwnServer.open();
+  try {
+    const number = await readyJob(page, 'Wexquay Wisp 4', 'Wexquay Thrum', '24/26 lb');
+    const total = await toBench(page, number, server.origin);
+    await spaceTo(page, 0, 20);
+    await kept(page);
+    await server.kill();
+    await spaceTo(page, 20, 26);
+    await expect(page.getByRole('status')).toContainText('wait for the server');
+    await server.start();
+    await kept(page);
+    await page.reload();
+    await expect(page.getByRole('button', { name: '. pause' })).toBeEnabled();
+    await expect(header(page)).toContainText(`26 of ${total}`);
+    await spaceTo(page, 26, total);
+    await kept(page);
+    await page.goto(`/tickets/${number}/hand-over`);
+    await page.getByRole('button', { name: 'Hand over and close the job' }).click();
+    await page.waitForURL(/\/jobs\/\d+$/);
+    const bench = fact(page, 'At the bench');
+    await expect(bench).toContainText('pulled by hand');
+    await bench.getByText('Every pull').click();
+    const pulls = new Map(
+      (await bench.getByRole('row').allInnerTexts())
+        .slice(1)
+        .map((row) => row.split('\t') as [string, string])
+        .map(([string, asked]) => [string, asked]),
+    );
+    expect(pulls.size).toBe(43);
+    const knots = (await fact(page, 'Knots').innerText()).match(/main|cross/g) ?? [];
+    const mains = knots.filter((each) => each === 'main').length;
+    const crosses = knots.length - mains;
+    const counts = (asked: string) => [...pulls.values()].filter((each) => each === asked).length;
+    expect(knots.length).toBeGreaterThan(0);
+    // 24 and 10 % are 26.4, which a ticket writes 26; 26 and 10 % are 28.6, written 29.
+    expect([counts('24 lb'), counts('26 lb'), counts('29 lb')]).toEqual([
+      22 - mains,
+      21 - crosses + mains,
+      crosses,
+    ]);
+  } finally {
+    await server.kill();
+  }
+});
+
+test('a string breaks at the fifth main: it goes back in order, begins again, and is on record', async ({
+  page,
+  context,
+}) => {
+  const number = await readyJob(page, 'Ostrevan Heron 100', 'Threllan Lull', '52/50 lb');
+  await toBench(page, number);
+  let done = 0;
+  while ((await words(page)) !== 'Pull M5R') await spaceTo(page, done, ++done);
+
+  await page.keyboard.press('.');
+  await expect(page.getByText('Paused', { exact: true })).toBeVisible();
+  await page.keyboard.press('Space');
+  await page.keyboard.press('n');
+  await page.keyboard.press('Enter');
+  await expect(sentence(page, 'Write what you saw')).toBeVisible();
+  await page.getByRole('textbox', { name: 'Note' }).fill('grommet 5H is worn');
+  await page.keyboard.press('Enter');
+  await expect(header(page)).toContainText(`${done} of`);
+
+  // Another window on the same job follows, and each is told of the other.
+  const other = await context.newPage();
+  await toBench(other, number);
+  await expect(other.getByText('Another bench is at work')).toBeVisible();
+  await expect(page.getByText('Another bench is at work')).toBeVisible();
+  await expect(header(other)).toContainText(`${done} of`);
+
+  await page.bringToFront();
+  await page.keyboard.press('r');
+  await page.keyboard.press('1');
+  await expect(page.getByLabel('Which string?')).toHaveValue('M5R');
+  await page.keyboard.press('1');
+  // Practice: the last that went in comes out first, each under the head.
+  await expect(step(page).getByRole('listitem').first()).toContainText(
+    'Take the tail of M4R in the head again, free clamp',
+  );
+  await expect(step(page).getByText('It may take longer than promised')).toBeVisible();
+  await expect(header(page)).toContainText('4 of');
+  await page.reload();
+  await expect(step(page).getByRole('listitem').first()).toContainText('M4R');
+  await expect(header(other)).toContainText('4 of');
+  await other.close();
+  await expect(page.getByRole('button', { name: '. pause' })).toBeEnabled();
+  await page.keyboard.press('Space');
+  await expect(step(page)).toContainText('starting clamp outside on M1L');
+  await kept(page);
+
+  await page.goto(`/tickets/${number}/hand-over`);
+  await page.getByRole('button', { name: 'Hand over and close the job' }).click();
+  await page.waitForURL(/\/jobs\/\d+$/);
+  const bench = fact(page, 'At the bench');
+  await expect(bench).toContainText('The string broke: M5R');
+  await expect(bench).toContainText('Begin the mains again with a new length');
+  await expect(bench).toContainText('grommet 5H is worn');
 });
 
 test('the ticket tells what awaits at the bench, step by step', async ({ page }) => {
@@ -72,4 +162,41 @@ test('the ticket tells what awaits at the bench, step by step', async ({ page })
   await page.getByText('Every step in its order').click();
   await expect(page.getByRole('listitem').filter({ hasText: 'Weave C8; pull C7' })).toBeVisible();
   await expect(page.getByRole('link', { name: /bench/ })).toBeVisible();
+});
+
+test('practice asks, marks with the reason, and lists the mistakes', async ({ page }) => {
+  await page.goto('/practice');
+  await page.getByRole('link', { name: 'Ostrevan Heron 100' }).click();
+  await page.waitForURL(/\/practice\/.+/);
+  await expect(page.getByRole('button', { name: 'Begin anew' })).toBeEnabled();
+  const ticket = Number(/(\d+(?:\.\d)?)\/[\d.]+ kg/.exec(await header(page).innerText())?.[1]);
+  const total = Number(/of (\d+)\n/.exec(await header(page).innerText())?.[1]);
+  const wrong: string[] = [];
+  let right = 0;
+  for (let i = 0; i < total; i++) {
+    const ask = await step(page).locator('p').first().innerText();
+    if (ask.endsWith('?')) {
+      const main = /^What is M[2-7][LR] pulled at/.test(ask);
+      // Practice: mains at the first figure of the ticket.
+      const answer = main
+        ? page.getByRole('button', { name: new RegExp(`\\d ?${ticket} kg$`) })
+        : page.getByRole('listitem').first().getByRole('button');
+      await answer.click();
+      const mark = await step(page).getByRole('status').innerText();
+      if (main) expect(mark).toContain(`Right: ${ticket} kg`);
+      if (mark.startsWith('Right')) right++;
+      else wrong.push(/Not (.+?): /.exec(mark)?.[1] ?? '');
+      await expect(header(page)).toContainText(`${right} of ${right + wrong.length} right`);
+    }
+    if (i === 12) {
+      await page.reload();
+      await expect(page.getByRole('button', { name: 'Begin anew' })).toBeEnabled();
+    }
+    await page.keyboard.press('Space');
+    await expect(header(page)).toContainText(`${i + 1} of ${total}`);
+  }
+  expect(wrong.length).toBeGreaterThan(0);
+  const mistakes = page.getByRole('list', { name: 'Mistakes' }).getByRole('listitem');
+  await expect(mistakes).toHaveCount(wrong.length);
+  await expect(mistakes.first()).toContainText(wrong[0] ?? '');
 });

@@ -1,9 +1,11 @@
 /** How fast it is, as times and as ratios within this run; other runs and machines differ. */
-import { chromium } from '@playwright/test';
+import { chromium, type Page } from '@playwright/test';
 import { advise, type AdviceMeans } from '@/core/advice/advise';
 import type { AdviceCase } from '@/core/advice/rule';
 import { climb } from '@/core/advice/staircase';
 import { studyFrame, type Bed } from '@/core/bed';
+import { benchLog, type BenchEvent } from '@/core/bench-log';
+import { USUAL_MACHINE, type BenchPlan } from '@/core/bench-plan';
 import { sameFeel } from '@/core/feel';
 import type { FrameSpec } from '@/core/frame';
 import { USUAL_HOUSE } from '@/core/house-rules';
@@ -11,12 +13,16 @@ import { USUAL_ASSUMPTIONS } from '@/core/lengths';
 import { LIBRARY } from '@/core/library';
 import { mends } from '@/core/mends';
 import { compareMethods } from '@/core/methods';
+import { pathThrough } from '@/core/path';
 import { planCut } from '@/core/plan';
+import { benchSequence } from '@/core/sequence';
 import { solveSkips } from '@/core/skip-solver';
 import { SILENT } from '@/core/talk';
+import { undoSteps } from '@/core/undo';
 import { newtons } from '@/core/units';
 import { fillWithDemo } from '@/db/demo/fill';
 import { DEMO_STRINGS } from '@/db/demo/strings';
+import { CHROMIUM, ensureChromium } from './house';
 import { openHouse } from './open';
 import { ledgerOf, libraryFrames, skipTrial, type Reading } from './skip-trial';
 
@@ -60,6 +66,26 @@ const firm = {
   crosses: { ...string, shape: 'round' },
 } as const;
 
+const job: BenchPlan = {
+  bed,
+  path: pathThrough(bed, { method: 'two-piece', ...sides }),
+  tension: { ...tension, unit: 'kg' },
+  custom: USUAL_HOUSE,
+  machine: USUAL_MACHINE,
+  preStretch: [],
+  shortMm: {},
+};
+const sequence = benchSequence(job);
+const steps = sequence.ok ? sequence.value.steps : [];
+const events = steps.map((_, i): BenchEvent => ({
+  id: '',
+  bench: '',
+  plan: '',
+  at: new Date(20_000 * i).toISOString(),
+  done: i + 1,
+  deed: { kind: 'step' },
+}));
+
 const WORKS: readonly (readonly [string, () => unknown])[] = [
   [
     'plan a cut, 16 × 19',
@@ -80,6 +106,9 @@ const WORKS: readonly (readonly [string, () => unknown])[] = [
     'same feel, badminton 22 × 22',
     () => sameFeel(badminton, { mainN: 110, crossN: 120 }, badminton),
   ],
+  ['prove a sequence at the bench, 16 × 19', () => benchSequence(job)],
+  ['the log of a whole job', () => benchLog(events)],
+  ['undo a whole job', () => undoSteps(steps, steps.length, 0)],
   ['mend 17 mains', () => mends({ ...tennis, pattern: { ...tennis.pattern, mains: 17 } })],
 ];
 
@@ -109,14 +138,24 @@ const READINGS: readonly Reading[] = [
 ];
 for (const reading of READINGS) console.log(ledgerOf(reading, skipTrial(reading, 12)));
 
-/** Pulls the scrubber of a 22 × 22 cut one string a frame, and counts the frames it takes. */
-async function framesWhileScrubbing(address: string): Promise<string> {
+const quantile = (values: readonly number[], share: number): string =>
+  (values.toSorted((a, b) => a - b)[Math.floor(share * (values.length - 1))] ?? NaN).toFixed(1);
+
+async function inChromium<T>(work: (page: Page) => Promise<T>): Promise<T> {
   const browser = await chromium.launch({
-    executablePath: '/usr/bin/chromium',
+    executablePath: CHROMIUM,
     args: ['--no-sandbox', '--disable-quic', '--disable-background-networking'],
   });
   try {
-    const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+    return await work(await browser.newPage({ viewport: { width: 1280, height: 800 } }));
+  } finally {
+    await browser.close();
+  }
+}
+
+/** Pulls the scrubber of a 22 × 22 cut one string a frame, and counts the frames it takes. */
+const framesWhileScrubbing = (address: string): Promise<string> =>
+  inChromium(async (page) => {
     await page.goto(`${address}/tickets/404/cut`);
     await page.getByRole('slider', { name: 'Strings that are in' }).waitFor();
     await page.waitForTimeout(1000);
@@ -133,15 +172,37 @@ async function framesWhileScrubbing(address: string): Promise<string> {
       }
       return times.slice(1).map((time, i) => time - (times[i] as number));
     });
-    const sorted = gaps.toSorted((a, b) => a - b);
-    const at = (share: number) =>
-      (sorted[Math.floor(share * (sorted.length - 1))] ?? NaN).toFixed(1);
     const mean = gaps.reduce((sum, gap) => sum + gap, 0) / gaps.length;
-    return `${(1000 / mean).toFixed(0)} frames a second (${at(0.5)} ms a frame, the slowest in twenty ${at(0.95)} ms)`;
-  } finally {
-    await browser.close();
-  }
-}
+    return `${(1000 / mean).toFixed(0)} frames a second (${quantile(gaps, 0.5)} ms a frame, the slowest in twenty ${quantile(gaps, 0.95)} ms)`;
+  });
 
+/** Goes through a badminton job at the bench by key, and times each from the key to the picture that answers it. */
+const keysAtTheBench = (address: string): Promise<string> =>
+  inChromium(async (page) => {
+    await page.goto(`${address}/practice`);
+    await page.getByRole('link', { name: 'Wexquay Wisp 7' }).click();
+    await page.getByRole('button', { name: 'Begin anew' }).waitFor();
+    await page.waitForTimeout(1000);
+    const { waits, gaps } = await page.evaluate(async () => {
+      const frame = () => new Promise<number>((resolve) => requestAnimationFrame(resolve));
+      const shown = () => document.querySelector('main')?.innerText;
+      const waits: number[] = [];
+      const frames: number[] = [];
+      for (let key = 0; key < 200; key++) {
+        const before = shown();
+        const pressed = performance.now();
+        // A digit answers where it asks, and does nothing elsewhere.
+        for (const each of ['1', ' '])
+          window.dispatchEvent(new KeyboardEvent('keydown', { key: each, cancelable: true }));
+        frames.push(await frame());
+        if (shown() !== before) waits.push((await frame()) - pressed);
+      }
+      return { waits, gaps: frames.slice(1).map((time, i) => time - (frames[i] as number)) };
+    });
+    return `${quantile(waits, 0.5)} ms from key to picture, the slowest in twenty ${quantile(waits, 0.95)} ms; ${quantile(gaps, 0.5)} ms a frame meanwhile`;
+  });
+
+ensureChromium();
 const address = await openHouse('orthotens_demo', fillWithDemo);
 console.log(`\nScrubbing a 22 × 22 cut in Chromium: ${await framesWhileScrubbing(address)}`);
+console.log(`A step of a 22 × 22 at the bench: ${await keysAtTheBench(address)}`);

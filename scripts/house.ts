@@ -62,6 +62,11 @@ export function ensurePackage(name: string, present: () => boolean): void {
   if (!present()) fail(`${name} is missing. Install it with: apt-get install ${name}`);
 }
 
+/** Debian's headless browser, for interface tests and for timing the interface. */
+export const CHROMIUM = '/usr/bin/chromium-headless-shell';
+export const ensureChromium = (): void =>
+  ensurePackage('chromium-headless-shell', () => existsSync(CHROMIUM));
+
 export function processAlive(pid: number): boolean {
   try {
     process.kill(pid, 0);

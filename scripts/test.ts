@@ -8,9 +8,8 @@ import { fillWithDemo } from '@/db/demo/fill';
 import { migrateDatabase } from '@/db/migrate';
 import { ensureBuild } from './build';
 import { testDatabase } from './cluster';
-import { ensurePackage, freePort, HOUSE, ROOT } from './house';
+import { CHROMIUM, ensureChromium, freePort, HOUSE, ROOT } from './house';
 
-const CHROMIUM = '/usr/bin/chromium';
 const UNIT_REPORT = join(HOUSE, 'unit-tests.json');
 const INTERFACE_REPORT = join(HOUSE, 'interface-tests.json');
 
@@ -107,19 +106,21 @@ async function unitTests(): Promise<Count> {
 }
 
 async function interfaceTests(): Promise<Count> {
-  ensurePackage('chromium', () => existsSync(CHROMIUM));
+  ensureChromium();
   const url = await testDatabase('interface');
   const { db, close } = openDatabase(url);
   await migrateDatabase(db)
     .then(() => fillWithDemo(db))
     .finally(close);
   const port = await freePort(3600);
+  const headPort = await freePort(3700);
   rmSync(INTERFACE_REPORT, { force: true });
   console.log('\n── interface tests');
   const ran = run(bin('playwright'), ['test', ...process.argv.slice(2)], {
     DATABASE_URL: url,
     ORTHOTENS_BUILD: '.next-test',
     ORTHOTENS_PORT: String(port),
+    ORTHOTENS_HEAD_PORT: String(headPort),
     ORTHOTENS_CHROMIUM: CHROMIUM,
     PLAYWRIGHT_JSON_OUTPUT_FILE: INTERFACE_REPORT,
   });

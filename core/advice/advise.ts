@@ -1,4 +1,5 @@
 /** Advice: the setups a stringer would lay before this client for this racket, each with every reason. */
+import { preStretches } from '../house-rules';
 import type { Method } from '../method';
 import { stringPrice } from '../money';
 import { roundTo, type TensionUnit } from '../units';
@@ -16,7 +17,6 @@ import { conflictsOf, type Conflict } from './conflicts';
 import {
   groundsOf,
   isHybridBed,
-  isSoft,
   type AdviceCase,
   type Grounds,
   type Rule,
@@ -187,10 +187,8 @@ function differentFirst(ranked: readonly Proposal[]): readonly Proposal[] {
   return [...first, ...ranked.filter((proposal) => !first.includes(proposal))];
 }
 
-function wantsPreStretch({ mains, crosses }: Strung, { house }: AdviceCase): boolean {
-  if (house.preStretch === 'never') return false;
-  return house.preStretch === 'every string' || isSoft(mains) || isSoft(crosses);
-}
+const wantsPreStretch = ({ mains, crosses }: Strung, { house }: AdviceCase): boolean =>
+  preStretches(house, mains.family) || preStretches(house, crosses.family);
 
 /** A plain bed to compare with when nobody knows what the client has now. */
 function usualBed(about: AdviceCase): Strung {

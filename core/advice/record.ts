@@ -4,7 +4,7 @@ import { houseRulesSchema, USUAL_HOUSE } from '../house-rules';
 import { talkSchema } from '../talk';
 import type { TicketTension } from '../units';
 import { outlook, reasonsFor } from './advise';
-import type { AdviceCase, Pulls, Strung } from './rule';
+import type { AdviceCase, Strung } from './rule';
 import type { ShelfString } from './shelf';
 import { climb, type Step, type Switched } from './staircase';
 import { wordsForClient } from './words';
@@ -102,9 +102,3 @@ export function recordAdvice(
     }),
   };
 }
-
-/** How far what was pulled is from what was advised, N. */
-export const offAdvice = ({ advised }: AdviceRecord, pulled: Pulls): Pulls => ({
-  mainN: pulled.mainN - advised.mainN,
-  crossN: pulled.crossN - advised.crossN,
-});

@@ -99,6 +99,8 @@ export interface Rule extends RuleFacts {
 
 /** Turns one reference pull into the figures of two strings, N each. */
 export interface Translation extends RuleFacts {
+  /** From one string to two of a bed, which a last job has behind it; or from another machine. */
+  readonly kind: 'bed' | 'machine';
   readonly applies: (about: AdviceCase, strung: Strung) => boolean;
   readonly by: (about: AdviceCase, strung: Strung, referenceN: number) => Pulls;
 }

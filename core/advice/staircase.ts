@@ -301,7 +301,7 @@ export function climb(
   const referenceN = start.pulls.mainN;
   for (const rule of TRANSLATIONS) {
     if (!rule.sports.includes(spec.sport) || !rule.applies(about, strung)) continue;
-    if (rule.id === 'machine' ? start.from === 'frame' : start.translated) continue;
+    if (rule.kind === 'machine' ? start.from === 'frame' : start.translated) continue;
     take({
       ...groundsOf(rule),
       school: rule.school && schoolWords(house, rule.school),

@@ -40,6 +40,7 @@ const CROSSES_WHY: Record<Sport, string> = {
 export const TRANSLATIONS: readonly Translation[] = [
   {
     id: 'monofilament',
+    kind: 'bed',
     title: 'Monofilament lower',
     sports: ['tennis', 'squash'],
     rank: 'house rule',
@@ -61,6 +62,7 @@ export const TRANSLATIONS: readonly Translation[] = [
   },
   {
     id: 'hybrid',
+    kind: 'bed',
     title: 'Monofilament beside a soft string',
     sports: ['tennis', 'squash'],
     rank: 'house rule',
@@ -74,6 +76,7 @@ export const TRANSLATIONS: readonly Translation[] = [
   },
   ...SPORTS.map((sport): Translation => ({
     id: 'crosses',
+    kind: 'bed',
     title: 'Crosses against mains',
     sports: [sport],
     rank: 'house rule',
@@ -89,6 +92,7 @@ export const TRANSLATIONS: readonly Translation[] = [
   })),
   {
     id: 'machine',
+    kind: 'machine',
     title: 'Another kind of machine',
     sports: ['tennis', 'badminton', 'squash'],
     rank: 'house rule',
@@ -107,7 +111,7 @@ export const TRANSLATIONS: readonly Translation[] = [
 
 /** What every translation but that between machines adds up to on a reference of 1 N. */
 export function shareOfReference(about: AdviceCase, strung: Strung, referenceN: number): Pulls {
-  return TRANSLATIONS.filter(({ id }) => id !== 'machine')
+  return TRANSLATIONS.filter(({ kind }) => kind === 'bed')
     .filter((rule) => rule.sports.includes(about.spec.sport) && rule.applies(about, strung))
     .map((rule) => rule.by(about, strung, referenceN))
     .reduce(add, NONE);

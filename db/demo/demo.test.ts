@@ -1,4 +1,10 @@
 import { describe, expect, it } from 'vitest';
+import { studyFrame } from '@/core/bed';
+import { LIBRARY } from '@/core/library';
+import { usualChoice } from '@/core/methods';
+import { newtons } from '@/core/units';
+import { demoBench } from './bench';
+import { chanceFrom } from './chance';
 import { parseGauge } from '@/core/gauge';
 import { DEMO_STRINGS } from './strings';
 
@@ -7,4 +13,27 @@ describe('the sample world', () => {
     for (const { gaugesMm, sport } of DEMO_STRINGS)
       for (const mm of gaugesMm) expect(parseGauge(mm.toFixed(2), sport).ok).toBe(true);
   });
+});
+
+it('a job at the bench is timed, pulled near its figures, and the same every time', () => {
+  const { bed } = studyFrame(LIBRARY[0]!.spec);
+  if (!bed) throw new Error('The first frame of the library makes no bed.');
+  const of = (seed: number) =>
+    demoBench(chanceFrom(seed), bed, usualChoice(bed, false), {
+      mainN: newtons(24, 'kg'),
+      crossN: newtons(23, 'kg'),
+      unit: 'kg',
+    });
+  expect(of(3)).toEqual(of(3));
+  const benches = Array.from({ length: 30 }, (_, seed) => of(seed));
+  for (const bench of benches) {
+    expect(bench?.pulls).toHaveLength(bed.spec.pattern.mains + bed.spec.pattern.crosses);
+    for (const { askedN, pulledN } of bench?.pulls ?? [])
+      expect(Math.abs((pulledN ?? 0) - askedN)).toBeLessThan(1);
+    expect(bench?.minutes).toBeGreaterThan(15);
+    expect(bench?.minutes).toBeLessThan(90);
+  }
+  const amiss = benches.filter((bench) => (bench?.mishaps.length ?? 0) > 0).length;
+  expect(amiss).toBeGreaterThan(0);
+  expect(amiss).toBeLessThan(15);
 });

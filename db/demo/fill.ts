@@ -15,13 +15,25 @@ import { SILENT, type Talk } from '@/core/talk';
 import { newtons, roundToTicketStep, type TensionUnit, type TicketTension } from '@/core/units';
 import type { StringFacts } from '@/core/string-facts';
 import type { Connection, Database } from '../connection';
-import { clients, frames, rackets, strings, tickets, workshops } from '../schema';
+import {
+  clients,
+  frames,
+  machineChecks,
+  machines,
+  rackets,
+  strings,
+  tickets,
+  workshops,
+} from '../schema';
+import { demoBench } from './bench';
 import { chanceFrom, type Chance } from './chance';
 import { DEMO_PEOPLE } from './people';
 import { DEMO_STRINGS } from './strings';
 
 const JOBS = 400;
 const DAY = 24 * 60 * 60 * 1000;
+/** The bench view is in use since then. */
+const BENCH_SINCE = 90 * DAY;
 const TIME_ZONE = 'Europe/Lisbon';
 const LABOUR = 1600;
 
@@ -140,12 +152,55 @@ async function fill(db: Connection, workshopId: string, today: Date): Promise<vo
       chance.one(owned),
       i + 1,
       new Date(today.getTime() - daysAgo * DAY),
+      today,
     );
   });
   for (let i = 0; i < closed.length; i += 100)
     await db.insert(tickets).values(closed.slice(i, i + 100));
-  await db.insert(tickets).values(openTickets(owned, today));
+  const benchMachine = await fillMachines(db, workshopId, today);
+  await db.insert(tickets).values(openTickets(owned, today, benchMachine));
 }
+
+/** Two machines with their checks: one that drifts a little, one whose check is late. Gives the first. */
+async function fillMachines(db: Connection, workshopId: string, today: Date): Promise<string> {
+  const machineOf = (facts: Pick<MachineRow, 'name' | 'gripperMm'> & Partial<MachineRow>) => ({
+    ...facts,
+    id: randomUUID(),
+    workshopId,
+  });
+  const window = machineOf({
+    name: 'At the window',
+    gripperMm: USUAL_ASSUMPTIONS.gripperMm,
+    headAddress: 'ws://127.0.0.1:3411',
+  });
+  const travels = machineOf({
+    name: 'The one that travels',
+    gripperMm: 310,
+    kind: 'drop weight',
+    mounts: 2,
+    clampKind: 'flying',
+  });
+  await db.insert(machines).values([window, travels]);
+  const check = (machineId: string, daysAgo: number, asked: number, measured: number) => ({
+    id: randomUUID(),
+    workshopId,
+    machineId,
+    day: wallTime(new Date(today.getTime() - daysAgo * DAY), TIME_ZONE).slice(0, 10),
+    askedN: newtons(asked, 'kg'),
+    measuredN: newtons(measured, 'kg'),
+  });
+  await db
+    .insert(machineChecks)
+    .values([
+      ...[24.1, 24, 23.9, 23.9, 23.7, 23.8, 23.6].map((measured, i) =>
+        check(window.id, 200 - 30 * i, 24, measured),
+      ),
+      check(travels.id, 75, 20, 20.2),
+    ]);
+  return window.id;
+}
+
+type MachineRow = typeof machines.$inferInsert;
 
 const gaugeOf = ({ gaugesMm }: DemoString): number =>
   gaugesMm[Math.floor((gaugesMm.length - 1) / 2)] as number;
@@ -224,6 +279,7 @@ function closedTicket(
   racket: DemoRacket,
   number: number,
   day: Date,
+  today: Date,
 ): typeof tickets.$inferInsert {
   const pull = pullOf(racket, chance.below(4) - 1);
   const supplied = chance.next() < 0.12;
@@ -243,6 +299,10 @@ function closedTicket(
     assumptions: USUAL_ASSUMPTIONS,
     learnt: {},
     leftOverMm: [],
+    bench:
+      today.getTime() - day.getTime() < BENCH_SINCE
+        ? demoBench(chanceFrom(number), racket.bed, cut, pull)
+        : null,
     remarks: chance.one(REMARKS),
   });
   const record = { ...planned, plan: { ...planned.plan, pieces: measured(chance, planned) } };
@@ -269,7 +329,11 @@ function closedTicket(
 }
 
 /** Six racket on the bench, each at another station. */
-function openTickets(owned: readonly DemoRacket[], today: Date): (typeof tickets.$inferInsert)[] {
+function openTickets(
+  owned: readonly DemoRacket[],
+  today: Date,
+  machineId: string,
+): (typeof tickets.$inferInsert)[] {
   const onDay = (days: number, time: string) =>
     `${wallTime(new Date(today.getTime() + days * DAY), TIME_ZONE).slice(0, 10)}T${time}`;
   const plans = [
@@ -298,7 +362,7 @@ function openTickets(owned: readonly DemoRacket[], today: Date): (typeof tickets
       condition: CONDITIONS[i % CONDITIONS.length] ?? '',
       ...(state !== 'in' && setupColumns(racket, false, pullOf(racket, 0))),
       ...(state !== 'in' && { advice: adviceOn(racket, pullOf(racket, 0)) }),
-      ...(state === 'cut' && cutColumns(racket)),
+      ...(state === 'cut' && { ...cutColumns(racket), machineId }),
     };
   });
 }

@@ -26,6 +26,8 @@ const ACTIONS: readonly Finding[] = [
   { href: '/jobs', kind: 'go', text: 'Jobs on record' },
   { href: '/workshop', kind: 'go', text: 'Workshop' },
   { href: '/workshop/house-rules', kind: 'go', text: 'House rules' },
+  { href: '/workshop/machines', kind: 'go', text: 'Machines' },
+  { href: '/practice', kind: 'go', text: 'Practice at the bench' },
   { href: '/same-feel', kind: 'do', text: 'Same feel on another frame' },
   { href: '/strings/import', kind: 'do', text: 'Bring strings in from a table' },
 ];

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { handSchema } from '@/core/bench-time';
 import { cutAssumptionsSchema } from '@/core/lengths';
 import { parseLength, parseMoney } from '@/core/notation';
 import { methodPreferenceSchema } from '@/core/methods';
@@ -50,6 +51,7 @@ export const workshopSchema = z
     marginMm: machineLength,
     armSpanMm: optionalReading((text) => parseLength(text, 'cm')),
     methodPreference: methodPreferenceSchema,
+    hand: handSchema,
   })
   .transform((entry, context): WorkshopFacts => {
     const { labour, gripperMm, knotMm, tailMm, marginMm, armSpanMm, ...rest } = entry;
@@ -82,4 +84,5 @@ export const workshopEntryOf = ({
   marginMm: centimetres(cutAssumptions.marginMm),
   armSpanMm: cutAssumptions.armSpanMm === null ? '' : centimetres(cutAssumptions.armSpanMm),
   methodPreference: rest.methodPreference,
+  hand: rest.hand,
 });

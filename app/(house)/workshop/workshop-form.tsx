@@ -1,6 +1,7 @@
 'use client';
 
 import { toast } from 'sonner';
+import { handSchema } from '@/core/bench-time';
 import { METHOD_PREFERENCES } from '@/core/methods';
 import { ChoiceField } from '@/ui/form/bound';
 import { TextField } from '@/ui/form/field';
@@ -77,6 +78,13 @@ export function WorkshopForm({ name, initial, save }: WorkshopFormProps) {
         label="When methods compare, look first at"
         className="col-span-2"
         options={METHOD_PREFERENCES.map((value) => ({ value, text: value }))}
+      />
+      <ChoiceField
+        control={form.control}
+        name="hand"
+        label="The hand at the bench, for how long a job takes"
+        className="col-span-2"
+        options={handSchema.options.map((value) => ({ value, text: value }))}
       />
       <div className="col-span-2">
         <FormFoot form={form} action="Save the workshop" />

@@ -2,239 +2,266 @@
 
 import clsx from 'clsx';
 import Link from 'next/link';
-import { useEffect, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
+import { BenchButton, BenchFrame, StepInHand } from '@/app/(bench)/bench-frame';
+import { useHead } from '@/app/(bench)/head/use-head';
+import { useKeys } from '@/app/(bench)/use-keys';
+import { useSound } from '@/app/(bench)/use-sound';
+import { useWakeLock } from '@/app/(bench)/use-wake-lock';
 import type { Bed } from '@/core/bed';
-import { sideOf } from '@/core/pull-order';
+import { planKey, type BenchEvent } from '@/core/bench-log';
+import { coveredSoon, headPull } from '@/core/bench-plan';
+import { secondsLeft, type Hand, type Pace } from '@/core/bench-time';
+import type { Family } from '@/core/family';
+import { waysOut } from '@/core/mishap';
 import { isMain, placeName } from '@/core/segments';
-import { strungAfter, type BenchStep, type Sequence } from '@/core/sequence';
-import { inTensionUnit, type LengthSystem, type TensionUnit } from '@/core/units';
-import { BedDrawing } from '@/ui/bed/bed-drawing';
-import { useAwake } from '@/ui/use-awake';
-import type { SentEvent } from './actions';
+import type { Sequence } from '@/core/sequence';
+import { handWords } from '@/core/undo';
+import { formatTension, type LengthSystem, type TensionUnit } from '@/core/units';
+import { HeadPanel } from './head-panel';
+import { MishapPanel, WayOutView } from './mishap-panel';
+import { NotePanel } from './note-panel';
+import { Clock } from './clock';
 import { useBench } from './use-bench';
+
+/** The machine that the job is strung on, as far as the bench needs it. */
+export interface BenchHead {
+  readonly name: string;
+  readonly address: string | null;
+  /** What it pulls for one newton asked, by its checks. */
+  readonly pulls: number;
+  /** Said once before the first pull: it was never checked, or is late. */
+  readonly caution: string | undefined;
+}
 
 interface BenchViewProps {
   readonly number: number;
   readonly title: string;
   readonly promised: string;
+  readonly timeZone: string;
   readonly bed: Bed;
-  readonly sequence: Pick<Sequence, 'steps' | 'path'>;
+  readonly sequence: Sequence;
+  readonly families: { readonly mains: Family; readonly crosses: Family };
   readonly unit: TensionUnit;
   readonly lengthSystem: LengthSystem;
-  readonly done: number;
+  readonly hand: Hand;
+  readonly pace: Pace;
+  readonly machine: BenchHead | undefined;
+  readonly kept: readonly BenchEvent[];
   readonly closed: boolean;
-  readonly keep: (events: readonly SentEvent[]) => Promise<{ readonly kept: boolean }>;
 }
 
-/** The step in hand in figures that can be read from two metres; one key goes on, one takes back. */
-export function BenchView({
-  number,
-  title,
-  promised,
-  bed,
-  sequence: { steps, path },
-  unit,
-  lengthSystem,
-  done: serverDone,
-  closed: closedBefore,
-  keep,
-}: BenchViewProps) {
-  const awake = useAwake();
-  const bench = useBench(number, serverDone, steps.length, keep);
-  const { done, go, waiting } = bench;
-  const [lowLight, setLowLight] = useState(false);
-  const closed = closedBefore || bench.closed;
+/** One step at a time; one key goes on, one takes back, and what goes wrong has its ways out. */
+export function BenchView(props: BenchViewProps) {
+  const { number, title, promised, timeZone, bed, sequence, families, unit, machine } = props;
+  const { steps } = sequence;
+  const plan = useMemo(() => planKey(steps), [steps]);
+  const bench = useBench(number, plan, props.kept);
+  const { log, note, waiting } = bench;
+  const head = useHead(machine?.address ?? null);
+  const sound = useSound();
+  const [panel, setPanel] = useState<'note' | 'mishap'>();
+  const [byHand, setByHand] = useState(false);
   useWakeLock();
 
-  useEffect(() => {
-    if (closed) return;
-    const keyed = (event: KeyboardEvent) => {
-      if (event.repeat || event.ctrlKey || event.metaKey || event.altKey) return;
-      if (event.key === ' ' || event.key === 'ArrowRight') {
-        event.preventDefault();
-        go(done + 1);
-      } else if (event.key === 'ArrowLeft') {
-        event.preventDefault();
-        go(done - 1);
-      }
-    };
-    // A button in focus would take the space bar a second time when it comes up.
-    const risen = (event: KeyboardEvent) => {
-      if (event.key === ' ') event.preventDefault();
-    };
-    window.addEventListener('keydown', keyed);
-    window.addEventListener('keyup', risen);
-    return () => {
-      window.removeEventListener('keydown', keyed);
-      window.removeEventListener('keyup', risen);
-    };
-  }, [closed, done, go]);
-
+  const closed = props.closed || bench.closed;
+  const done = Math.min(log.done, steps.length);
   const step = steps[done];
-  const next = steps[done + 1];
-  const strung = strungAfter(steps, done);
-  // The drawing shows what is in and, bright, the string in hand.
-  const pulls = step?.kind === 'pull' || step?.kind === 'pull again';
-  const inHand = pulls ? step.string : undefined;
-  const drawn = [
-    ...strung.filter((string) => string !== inHand),
-    ...(inHand === undefined ? [] : [inHand]),
-  ];
-  const figure = (n: number) => String(inTensionUnit(n, unit));
-  return (
-    <main
-      className={clsx(
-        'bg-paper text-ink grid h-dvh grid-rows-[auto_1fr_auto] gap-2 px-6 py-3',
-        lowLight && 'low-light',
-      )}
-    >
-      <header className="border-hair flex flex-wrap items-baseline gap-x-6 border-b pb-1">
-        <h1 className="figure text-2xl">
-          <span className="text-soft">No.</span> {number}
-        </h1>
-        <p className="min-w-0 grow truncate">{title}</p>
-        <p className="label">promised {promised}</p>
-        <p className="figure text-xl">
-          {done} of {steps.length}
-        </p>
-        <button type="button" className="underline" onClick={() => setLowLight(!lowLight)}>
-          {lowLight ? 'Daylight' : 'Low light'}
-        </button>
-        <Link href={`/tickets/${number}/pull`} className="underline">
-          Leave the bench
-        </Link>
-      </header>
-      <div className="grid min-h-0 gap-6 lg:grid-cols-[1.15fr_1fr]">
-        <section aria-label="Step" aria-live="polite" className="flex min-h-0 flex-col">
-          {step ? (
-            <StepInHand step={step} unit={unit} figure={figure} />
-          ) : (
-            <p className="figure text-7xl leading-tight">All is done. Hand it over.</p>
-          )}
-          <p className="text-soft mt-auto text-xl">
-            {next
-              ? `Then: ${next.words}${next.n === undefined ? '' : ` (${figure(next.n)} ${unit})`}`
-              : ''}
-          </p>
-          <Balance strung={strung.filter(isMain)} />
-        </section>
-        {/* Keys belong to the steps here, so the drawing takes none. */}
-        <div inert className="min-h-0">
-          <BedDrawing
-            bed={bed}
-            path={{
-              ...path,
-              order: [...drawn, ...path.order.filter((each) => !drawn.includes(each))],
-            }}
-            strung={drawn.length}
-            lengthSystem={lengthSystem}
-            className="h-full"
-          />
-        </div>
-      </div>
-      <footer className="flex items-center gap-4">
-        <button
-          type="button"
-          disabled={!awake || closed || done === 0}
-          onClick={() => go(done - 1)}
-          className="border-ink min-h-14 border px-6 text-xl disabled:opacity-50"
-        >
-          ← take back
-        </button>
-        <button
-          type="button"
-          disabled={!awake || closed || done === steps.length}
-          onClick={() => go(done + 1)}
-          className="bg-ink text-paper min-h-14 grow text-2xl font-medium disabled:opacity-50"
-        >
-          Done, go on (space)
-        </button>
-        <p role="status" className="label w-44">
-          {closed
-            ? 'This job is closed: nothing more is kept.'
-            : waiting > 0
-              ? `${waiting} ${waiting === 1 ? 'step waits' : 'steps wait'} for the server; go on, they are kept here.`
-              : 'All is on the server.'}
-        </p>
-      </footer>
-    </main>
-  );
-}
+  const pullN = step && headPull(step);
+  const setN = pullN === undefined ? undefined : pullN / (machine?.pulls ?? 1);
+  const family =
+    step?.string !== undefined && !isMain(step.string) ? families.crosses : families.mains;
+  const byHead = head.link === 'linked' && !byHand && setN !== undefined;
+  const wayOut =
+    log.amiss &&
+    waysOut(sequence, log.amiss.step, log.amiss.mishap, log.amiss.string).find(
+      ({ title: way }) => way === log.amiss?.way,
+    );
 
-function StepInHand({
-  step: { words, n, string, at, caution },
-  unit,
-  figure,
-}: {
-  readonly step: BenchStep;
-  readonly unit: TensionUnit;
-  readonly figure: (n: number) => string;
-}) {
-  return (
-    <>
-      <p className="flex items-baseline gap-8">
-        {n !== undefined && (
-          <span className="figure text-[min(20vw,13rem)] leading-none">
-            {figure(n)}
-            <span className="text-4xl"> {unit}</span>
-          </span>
-        )}
-        {string !== undefined && (
-          <span className="figure text-6xl leading-none">
-            {string}
-            {at && <span className="text-soft block text-4xl">{placeName(at)}</span>}
-          </span>
-        )}
-      </p>
-      <p className="mt-3 text-4xl leading-snug font-medium">{words}</p>
-      {caution && <p className="text-warn mt-2 text-2xl">{caution}</p>}
-    </>
-  );
-}
-
-/** Mains in on either side: the fuller side hangs lower. */
-function Balance({ strung }: { readonly strung: readonly string[] }) {
-  const right = strung.filter((main) => sideOf(main) === 'right').length;
-  const left = strung.length - right;
-  return (
-    <div
-      role="img"
-      className="mt-2 flex items-center gap-4"
-      aria-label={`Mains in: ${left} left, ${right} right`}
-    >
-      <span className="figure text-3xl">{left}</span>
-      <svg width={220} height={44} aria-hidden>
-        <path d="M110 40l-9 0 9-18 9 18z" className="fill-ink" />
-        <path
-          d="M20 22H200"
-          transform={`rotate(${4 * (right - left)} 110 22)`}
-          className="stroke-mains"
-          strokeWidth={4}
-        />
-      </svg>
-      <span className="figure text-3xl">{right}</span>
-      <span className="label">mains in</span>
-    </div>
-  );
-}
-
-/** Keeps the screen on while the bench is in sight. */
-function useWakeLock(): void {
+  // A tone when the pull is there, another where care is due.
+  const { play } = sound;
+  const phase = useRef(head.phase);
   useEffect(() => {
-    let lock: WakeLockSentinel | undefined;
-    const ask = async () => {
-      if (document.visibilityState !== 'visible' || !('wakeLock' in navigator)) return;
-      try {
-        lock = await navigator.wakeLock.request('screen');
-      } catch {
-        // A browser on a low battery may refuse; the bench goes on all the same.
+    if (head.phase !== phase.current && head.phase === 'holding') play('there');
+    if (head.phase !== phase.current && head.phase === 'faulty') play('care');
+    phase.current = head.phase;
+  }, [head.phase, play]);
+  const caution = step?.caution;
+  useEffect(() => {
+    if (caution !== undefined) play('care');
+  }, [caution, done, play]);
+
+  const goOn = () => {
+    if (log.paused || log.amiss) return note(log.done, { kind: 'resume' });
+    if (done === steps.length) return;
+    if (!byHead) return note(done + 1, { kind: 'step' });
+    if (head.phase === 'rest' || head.phase === 'faulty') return head.pull(setN, family);
+    // The step waits for its tension.
+    if (head.phase === 'pulling') return;
+    note(done + 1, { kind: 'step', pulledN: head.readingN * (machine?.pulls ?? 1) });
+    head.release();
+  };
+  const takeBack = () => {
+    if (done === 0) return;
+    if (head.phase !== 'rest') head.release();
+    note(done - 1, { kind: 'step' });
+  };
+  const pause = () => note(log.done, { kind: log.paused ? 'resume' : 'pause' });
+  const keys = {
+    ' ': goOn,
+    ArrowRight: goOn,
+    ArrowLeft: takeBack,
+    '.': pause,
+    n: () => setPanel('note'),
+    r: () => setPanel('mishap'),
+  };
+  useKeys(keys, bench.ready && !closed && panel === undefined);
+
+  const next = steps[done + 1];
+  const soon = coveredSoon(steps, done);
+  const blocked = !bench.ready || closed;
+  return (
+    <BenchFrame
+      title={
+        <>
+          <h1 className="figure text-2xl">
+            <span className="text-soft">No.</span> {number}
+          </h1>
+          <p className="min-w-0 grow truncate">{title}</p>
+          <Clock
+            secondsLeft={secondsLeft(steps, done, bed.spec.sport, props.hand, props.pace)}
+            promised={promised}
+            timeZone={timeZone}
+          />
+        </>
       }
-    };
-    void ask();
-    document.addEventListener('visibilitychange', ask);
-    return () => {
-      document.removeEventListener('visibilitychange', ask);
-      void lock?.release();
-    };
-  }, []);
+      tools={
+        <>
+          <button type="button" className="underline" onClick={sound.turn}>
+            {sound.on ? 'Sound off' : 'Sound on'}
+          </button>
+          <Link href={`/tickets/${number}/pull`} className="underline">
+            Leave the bench
+          </Link>
+        </>
+      }
+      bed={bed}
+      sequence={sequence}
+      done={done}
+      lengthSystem={props.lengthSystem}
+      footer={
+        <>
+          <BenchButton disabled={blocked || done === 0} onClick={takeBack}>
+            ← take back
+          </BenchButton>
+          <BenchButton disabled={blocked} onClick={pause}>
+            {log.paused ? '. go on' : '. pause'}
+          </BenchButton>
+          <BenchButton disabled={blocked} onClick={() => setPanel('note')}>
+            n note
+          </BenchButton>
+          <BenchButton disabled={blocked} onClick={() => setPanel('mishap')}>
+            r record
+          </BenchButton>
+          <BenchButton
+            main
+            disabled={blocked || done === steps.length || (byHead && head.phase === 'pulling')}
+            onClick={goOn}
+          >
+            {goOnWords(log.paused || log.amiss !== undefined, byHead ? head.phase : undefined)}
+          </BenchButton>
+          <p role="status" className="label w-44">
+            {closed
+              ? 'This job is closed: nothing more is kept.'
+              : waiting > 0
+                ? `${waiting} ${waiting === 1 ? 'step waits' : 'steps wait'} for the server; go on, they are kept here.`
+                : 'All is on the server.'}
+          </p>
+        </>
+      }
+    >
+      {log.plan !== undefined && log.plan !== plan && (
+        <p className="text-warn text-xl">
+          The plan was changed after the last step. Check that step {done} is where the bench
+          stands; ← and → go there.
+        </p>
+      )}
+      {bench.others && (
+        <p className="text-warn text-xl">
+          Another bench is at work on this job. Both show the same step; agree on who pulls.
+        </p>
+      )}
+      {log.paused ? (
+        <p className="figure text-8xl">Paused</p>
+      ) : wayOut ? (
+        <WayOutView way={wayOut} unit={unit} />
+      ) : step ? (
+        <StepInHand step={step} hands={handWords(steps, done)} unit={unit} small={byHead} />
+      ) : (
+        <p className="figure text-7xl leading-tight">All is done. Hand it over.</p>
+      )}
+      {!log.paused && !wayOut && machine && setN !== undefined && pullN !== undefined && (
+        <HeadPanel
+          head={head}
+          machine={machine}
+          askedN={pullN}
+          setN={setN}
+          unit={unit}
+          byHand={byHand}
+          turn={() => {
+            head.release();
+            setByHand(!byHand);
+          }}
+          first={![...log.pulled.keys()].some((at) => at < done)}
+        />
+      )}
+      <div className="mt-auto pt-2">
+        {soon && (
+          <p className="text-xl" role="note">
+            <span className="label">Covered next </span>
+            {soon.step.at && <span className="figure">{placeName(soon.step.at)}</span>}
+            {soon.inSteps === 0 ? ', now' : `, in ${soon.inSteps} steps`}
+          </p>
+        )}
+        <p className={clsx('text-soft text-xl', !next && 'invisible')}>
+          {next
+            ? `Then: ${next.words}${next.n === undefined ? '' : ` (${formatTension(next.n, unit)})`}`
+            : '–'}
+        </p>
+      </div>
+      <NotePanel
+        open={panel === 'note'}
+        close={() => setPanel(undefined)}
+        keep={(text) => note(log.done, { kind: 'note', text })}
+        notes={log.notes.map(({ step: at, text }) => ({ at: steps[at]?.words ?? '', text }))}
+      />
+      <MishapPanel
+        key={`${done} ${panel ?? ''}`}
+        open={panel === 'mishap'}
+        close={() => setPanel(undefined)}
+        sequence={sequence}
+        done={done}
+        take={(mishap, string, way) => {
+          if (head.phase !== 'rest') head.release();
+          note(way.done, { kind: 'mishap', mishap, string, way: way.title });
+        }}
+      />
+    </BenchFrame>
+  );
+}
+
+function goOnWords(waits: boolean, phase: 'rest' | 'pulling' | 'holding' | 'faulty' | undefined) {
+  if (waits) return 'Go on (space)';
+  switch (phase) {
+    case 'rest':
+      return 'Pull (space)';
+    case 'pulling':
+      return 'Pulling …';
+    case 'faulty':
+      return 'Pull again (space)';
+    case 'holding':
+      return 'Clamped, let go (space)';
+    case undefined:
+      return 'Done, go on (space)';
+  }
 }

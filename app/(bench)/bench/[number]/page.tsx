@@ -1,23 +1,23 @@
 import type { Metadata } from 'next';
 import Link from 'next/link';
 import { openTicket, sequenceOf } from '@/app/(house)/tickets/[number]/ticket';
-import { formatWall } from '@/core/promise';
+import { paceOf } from '@/core/bench-time';
+import { checkWords, pullsFor, MOST_OFF } from '@/core/calibration';
 import { openWorkshop } from '@/db/workshop';
-import { keepBenchEvents } from './actions';
-import { BenchView } from './bench-view';
+import { BenchView, type BenchHead } from './bench-view';
 
 export const metadata: Metadata = { title: 'Bench' };
 
 /** One thing at a time, readable from two metres. */
 export default async function BenchPage({ params }: PageProps<'/bench/[number]'>) {
   const open = await openTicket((await params).number);
-  const { ticket, study, setup, workshop, now } = open;
+  const { ticket, study, setup, workshop, machine, now } = open;
   const back = (
     <Link href={`/tickets/${ticket.number}/pull`} className="underline">
       Back to the ticket
     </Link>
   );
-  const sequence = sequenceOf(open);
+  const sequence = await sequenceOf(open);
   if (!sequence?.ok || !study?.bed || !setup)
     return (
       <main className="p-6">
@@ -29,20 +29,35 @@ export default async function BenchPage({ params }: PageProps<'/bench/[number]'>
         </p>
       </main>
     );
-  const { bench } = await openWorkshop();
-  const { done } = await bench.progress(ticket.id);
+  const { bench, machines, tickets } = await openWorkshop();
+  const [kept, past, checks] = await Promise.all([
+    bench.events(ticket.id),
+    tickets.pastTimes(study.bed.spec.sport),
+    machine ? machines.checks(machine.id) : [],
+  ]);
+  const pulls = pullsFor(checks);
+  const head: BenchHead | undefined = machine && {
+    name: machine.name,
+    address: machine.headAddress,
+    pulls: Math.abs(pulls - 1) > MOST_OFF ? 1 : pulls,
+    caution: checkWords(checks, machine.checkEveryDays, now.slice(0, 10)),
+  };
   return (
     <BenchView
       number={ticket.number}
       title={`${ticket.clientName} · ${ticket.frameName}${ticket.mark && `, ${ticket.mark}`}`}
-      promised={formatWall(ticket.promised, now)}
+      promised={ticket.promised}
+      timeZone={workshop.timeZone}
       bed={study.bed}
-      sequence={{ steps: sequence.value.steps, path: sequence.value.path }}
+      sequence={sequence.value}
+      families={{ mains: setup.mains.string.family, crosses: setup.crosses.string.family }}
       unit={setup.tension.unit}
       lengthSystem={workshop.lengthSystem}
-      done={done}
+      hand={workshop.hand}
+      pace={paceOf(past)}
+      machine={head}
+      kept={kept}
       closed={ticket.closedAt !== null}
-      keep={keepBenchEvents.bind(null, ticket.number)}
     />
   );
 }

@@ -9,8 +9,14 @@ import { crossFinish } from '@/core/pattern';
 import { METHOD_WORDS } from '@/core/method';
 import { pathThrough } from '@/core/path';
 import { formatDay, wallTime } from '@/core/promise';
-import { jobRecordSchema } from '@/core/record';
-import { formatStringLength, formatTicket, formatTicketConverted } from '@/core/units';
+import { jobRecordSchema, type BenchRecord } from '@/core/record';
+import {
+  formatStringLength,
+  formatTension,
+  formatTicket,
+  formatTicketConverted,
+  type TensionUnit,
+} from '@/core/units';
 import { crossWay, knotCount, knotWords, lengthWords, mainsWay, skipWords } from '@/core/wording';
 import { openWorkshop } from '@/db/workshop';
 import { StrungBed } from '@/ui/bed/strung-bed';
@@ -125,11 +131,62 @@ export default async function JobPage({ params }: PageProps<'/jobs/[number]'>) {
               </Link>
             </Fact>
           )}
+          {record.bench && <AtTheBench bench={record.bench} unit={setup.unit} />}
           <Fact name="They asked for">{ticket.wish || '–'}</Fact>
           <Fact name="Condition">{ticket.condition || '–'}</Fact>
           <Fact name="Remarks">{record.remarks || '–'}</Fact>
         </Facts>
       </div>
     </main>
+  );
+}
+
+/** What really happened at the machine: time, what went wrong, and each pull beside what was asked. */
+function AtTheBench({
+  bench: { minutes, pulls, notes, mishaps, imbalanceN },
+  unit,
+}: {
+  readonly bench: BenchRecord;
+  readonly unit: TensionUnit;
+}) {
+  const measured = pulls.filter(({ pulledN }) => pulledN !== null).length;
+  return (
+    <Fact
+      name="At the bench"
+      note={`one side ahead by at most ${formatTension(imbalanceN, unit)}; ${measured === 0 ? 'pulled by hand' : `${measured} of ${pulls.length} pulls measured`}`}
+    >
+      {minutes} min
+      {mishaps.map(({ step, what, way }, i) => (
+        <p key={i} className="text-warn">
+          {what}. {way}. <span className="label">At: {step}</span>
+        </p>
+      ))}
+      {notes.map(({ step, text }, i) => (
+        <p key={i}>
+          {text} <span className="label">At: {step}</span>
+        </p>
+      ))}
+      <details>
+        <summary className="cursor-pointer underline">Every pull</summary>
+        <table className="figure mt-1">
+          <thead>
+            <tr className="label text-left">
+              <th className="pr-5 font-normal">string</th>
+              <th className="pr-5 font-normal">asked</th>
+              <th className="font-normal">pulled</th>
+            </tr>
+          </thead>
+          <tbody>
+            {pulls.map(({ string, askedN, pulledN }) => (
+              <tr key={string}>
+                <td className="pr-5">{string}</td>
+                <td className="pr-5">{formatTension(askedN, unit)}</td>
+                <td>{pulledN === null ? '–' : formatTension(pulledN, unit)}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </details>
+    </Fact>
   );
 }

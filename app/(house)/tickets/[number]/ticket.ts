@@ -4,19 +4,22 @@ import { routeNumber } from '@/app/route-id';
 import { lastJobOf } from '@/core/advice/case';
 import type { LastJob } from '@/core/advice/rule';
 import { studyFrame, type Bed, type Study } from '@/core/bed';
-import { USUAL_HOUSE, type HouseRules } from '@/core/house-rules';
+import { USUAL_MACHINE } from '@/core/bench-plan';
+import { preStretches, USUAL_HOUSE, type HouseRules } from '@/core/house-rules';
 import { learnFrom } from '@/core/learning';
 import type { CutAssumptions } from '@/core/lengths';
+import { stringingMachine } from '@/core/machine';
 import { methodProblem } from '@/core/methods';
 import { pathThrough, type PathChoice } from '@/core/path';
-import { planCut, type CutPlan, type Learnt } from '@/core/plan';
+import { checkSource, cutSource, planCut, type CutPlan, type Learnt } from '@/core/plan';
 import { wallTime } from '@/core/promise';
 import { jobRecordSchema, type CutSourceKind } from '@/core/record';
 import type { Result } from '@/core/result';
-import { benchSequence, USUAL_MACHINE, type Sequence } from '@/core/sequence';
+import { benchSequence, type Sequence } from '@/core/sequence';
 import type { TicketTension, TensionUnit } from '@/core/units';
 import type { Client } from '@/db/clients';
 import type { Frame } from '@/db/frames';
+import type { Machine } from '@/db/machines';
 import type { StringRow } from '@/db/strings';
 import type { ListedTicket } from '@/db/tickets';
 import { openWorkshop, type Workshop } from '@/db/workshop';
@@ -46,8 +49,12 @@ export interface OpenTicket {
   readonly setup: Setup | undefined;
   /** The cut as it was planned, while this frame and these strings still take it. */
   readonly choice: PathChoice | undefined;
+  /** Steps that are done at the bench. */
+  readonly stepsDone: number;
   /** Every step at the bench is done. */
   readonly strungWhole: boolean;
+  /** The machine that the cut is for; undefined for any. */
+  readonly machine: Machine | undefined;
   /** Of the workshop, with the gripper of the machine that the cut is for. */
   readonly assumptions: CutAssumptions;
   /** The unit this client's papers are written in. */
@@ -81,8 +88,7 @@ export const openTicket = cache(async (numberText: string): Promise<OpenTicket> 
     : undefined;
   const study = frame && studyFrame(frame.spec);
   const choice = study?.bed && setup && plannedChoice(ticket, study.bed, isHybrid(setup));
-  const { done } = await bench.progress(ticket.id);
-  return {
+  const open: Omit<OpenTicket, 'strungWhole'> = {
     workshop,
     now: wallTime(new Date(), workshop.timeZone),
     ticket,
@@ -92,17 +98,19 @@ export const openTicket = cache(async (numberText: string): Promise<OpenTicket> 
     study,
     setup,
     choice,
-    strungWhole: sequenceDone({ ticket, workshop, study, setup, choice }, done),
+    stepsDone: await bench.done(ticket.id),
+    machine,
     assumptions: machine
       ? { ...workshop.cutAssumptions, gripperMm: machine.gripperMm }
       : workshop.cutAssumptions,
     unit: client.tensionUnit ?? workshop.tensionUnit,
   };
+  return { ...open, strungWhole: await isStrungWhole(open) };
 });
 
-function sequenceDone(of: Parameters<typeof sequenceOf>[0], done: number): boolean {
-  const sequence = done > 0 ? sequenceOf(of) : undefined;
-  return sequence?.ok === true && done >= sequence.value.steps.length;
+async function isStrungWhole(open: Omit<OpenTicket, 'strungWhole'>): Promise<boolean> {
+  const sequence = open.stepsDone > 0 ? await sequenceOf(open) : undefined;
+  return sequence?.ok === true && open.stepsDone >= sequence.value.steps.length;
 }
 
 function plannedChoice(ticket: ListedTicket, bed: Bed, hybrid: boolean): PathChoice | undefined {
@@ -112,33 +120,47 @@ function plannedChoice(ticket: ListedTicket, bed: Bed, hybrid: boolean): PathCho
 }
 
 /** The sequence at the bench by the rules of the house, or why there is none; nothing while a station before it is open. */
-export function sequenceOf({
-  ticket,
-  workshop,
-  study,
-  setup,
-  choice,
-}: Pick<OpenTicket, 'ticket' | 'workshop' | 'study' | 'setup' | 'choice'>):
-  Result<Sequence> | undefined {
-  if (!study?.bed || !setup || !choice) return undefined;
+export async function sequenceOf(
+  open: Omit<OpenTicket, 'strungWhole'>,
+): Promise<Result<Sequence> | undefined> {
+  const { ticket, study, setup, choice, machine } = open;
+  const plan = await plannedCut(open);
+  if (!study?.bed || !setup || !choice || !plan || !ticket.cutFrom) return undefined;
+  const house = houseOf(open, false);
+  const { mains, crosses, tension } = setup;
+  const source = cutSource(ticket.cutFrom, {
+    mainSetMm: mains.string.setMm,
+    crossSetMm: crosses.string.setMm,
+    remnantsMm: ticket.remnantsMm ?? [],
+  });
   return benchSequence({
     bed: study.bed,
     path: pathThrough(study.bed, choice),
-    tension: setup.tension,
-    custom: houseOf({ ticket, workshop }, false),
-    machine: USUAL_MACHINE,
+    tension,
+    custom: house,
+    machine: machine ? stringingMachine(machine) : USUAL_MACHINE,
+    preStretch: plan.pieces.flatMap(({ name }) =>
+      preStretches(house, (name === 'crosses' ? crosses : mains).string.family) ? [name] : [],
+    ),
+    shortMm: Object.fromEntries(
+      checkSource(source, plan.pieces).pieces.flatMap(({ name, spareMm }) =>
+        spareMm !== undefined && spareMm < 0 ? [[name, -spareMm]] : [],
+      ),
+    ),
   });
 }
 
 /** What past jobs teach about the next cut on this ticket's frame. */
-export async function learntFor({ frame }: OpenTicket): Promise<Learnt> {
+export async function learntFor({ frame }: Pick<OpenTicket, 'frame'>): Promise<Learnt> {
   if (!frame) return {};
   const { tickets } = await openWorkshop();
   return learnFrom(await tickets.pastPieces(frame.sport), frame.id);
 }
 
 /** The cut as it was planned, with what past jobs teach; nothing while a station before it is open. */
-export async function plannedCut(open: OpenTicket): Promise<CutPlan | undefined> {
+export async function plannedCut(
+  open: Omit<OpenTicket, 'strungWhole'>,
+): Promise<CutPlan | undefined> {
   const { study, setup, choice, assumptions } = open;
   if (!study?.bed || !setup || !choice) return undefined;
   const { mains, crosses } = setup;

@@ -3,16 +3,18 @@
 import { z } from 'zod';
 import { answerTo, misread, refused } from '@/app/answers';
 import type { Learnt } from '@/core/plan';
-import { recordJob, type JobRecord } from '@/core/record';
+import { benchLog } from '@/core/bench-log';
+import { recordBench, recordJob, type BenchRecord, type JobRecord } from '@/core/record';
 import { openWorkshop } from '@/db/workshop';
 import type { FormAnswer } from '@/ui/form/result';
-import { learntFor, openTicket, type OpenTicket } from '../ticket';
+import { learntFor, openTicket, sequenceOf, type OpenTicket } from '../ticket';
 import { handOverSchema, type HandOverEntry } from './hand-over-entry';
 
 /** Everything that the record keeps, or nothing while a station before this one is open. */
 function recordOf(
   open: OpenTicket,
   learnt: Learnt,
+  bench: BenchRecord | null,
   { remarks, leftOver }: z.output<typeof handOverSchema>,
 ): JobRecord | undefined {
   const { ticket, client, frame, study, setup, choice, assumptions } = open;
@@ -40,8 +42,19 @@ function recordOf(
     assumptions,
     learnt,
     leftOverMm: leftOver,
+    bench,
     remarks,
   });
+}
+
+/** What the events at the bench leave; null when it was strung without the bench view. */
+async function atTheBench(open: OpenTicket): Promise<BenchRecord | null> {
+  const sequence = await sequenceOf(open);
+  const sport = open.study?.bed?.spec.sport;
+  if (!sequence?.ok || !sport) return null;
+  const { bench } = await openWorkshop();
+  const log = benchLog(await bench.events(open.ticket.id));
+  return recordBench(sequence.value, log, sport, open.workshop.hand);
 }
 
 /** Closes the ticket: from here on it is a record. Sent twice, the second finds it closed. */
@@ -53,7 +66,7 @@ export async function closeJob(
   const read = handOverSchema.safeParse(entry);
   if (!read.success) return misread(read.error);
   const open = await openTicket(String(z.number().int().parse(number)));
-  const record = recordOf(open, await learntFor(open), read.data);
+  const record = recordOf(open, await learntFor(open), await atTheBench(open), read.data);
   if (!record)
     return refused('A station before this one is still open: look at Frame, Setup and Cut.');
   const { tickets } = await openWorkshop();

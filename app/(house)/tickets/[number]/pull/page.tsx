@@ -1,24 +1,37 @@
 import Link from 'next/link';
+import { setPull } from '@/core/bench-plan';
+import { paceOf, secondsLeft } from '@/core/bench-time';
+import { schoolWords } from '@/core/house-rules';
+import { imbalances, inOrderOf } from '@/core/pull-order';
 import { formatTension } from '@/core/units';
 import { openWorkshop } from '@/db/workshop';
 import { Cautions } from '@/ui/cautions';
 import { Fact, Facts } from '@/ui/facts';
 import { houseOf, openTicket, sequenceOf } from '../ticket';
 import { Waits } from '../waits';
-import { schoolWords } from '@/core/house-rules';
+
+const AHEAD = ['one', 'two', 'three', 'three then six'] as const;
 
 /** What awaits at the bench, and the way there. */
 export default async function PullStation({ params }: PageProps<'/tickets/[number]/pull'>) {
   const open = await openTicket((await params).number);
-  const { ticket, setup } = open;
-  const sequence = sequenceOf(open);
-  if (!sequence || !setup) return <Waits number={ticket.number} path="cut" what="the cut" />;
+  const { ticket, setup, study, workshop, stepsDone: done } = open;
+  const sequence = await sequenceOf(open);
+  if (!sequence || !setup || !study?.bed)
+    return <Waits number={ticket.number} path="cut" what="the cut" />;
   if (!sequence.ok)
     return <Cautions cautions={[`This job cannot be strung so: ${sequence.problem}`]} />;
-  const { steps, imbalanceN } = sequence.value;
-  const { bench } = await openWorkshop();
-  const { done } = await bench.progress(ticket.id);
+  const { steps, path, imbalanceN } = sequence.value;
   const house = houseOf(open, false);
+  const { sport } = study.bed.spec;
+  const { tickets } = await openWorkshop();
+  const past = await tickets.pastTimes(sport);
+  const set = setPull(study.bed, setup.tension);
+  const bySchool = AHEAD.map((ahead) => {
+    const { order } = inOrderOf(path, sport, { ...house, ahead });
+    const worst = Math.max(0, ...imbalances(order, set).map(Math.abs));
+    return `${ahead} ${formatTension(worst, setup.tension.unit)}`;
+  }).join(', ');
   const count = (kind: string) => steps.filter((step) => step.kind === kind).length;
   return (
     <div className="max-w-3xl">
@@ -29,9 +42,16 @@ export default async function PullStation({ params }: PageProps<'/tickets/[numbe
         <Fact
           name="One side ahead by at most"
           figure
-          note={`mains ahead: ${schoolWords(house, 'ahead')}`}
+          note={`mains ahead: ${schoolWords(house, 'ahead')}; by school: ${bySchool}`}
         >
           {formatTension(imbalanceN, setup.tension.unit)}
+        </Fact>
+        <Fact
+          name="Minutes at the bench"
+          figure
+          note={`${workshop.hand}${past.length > 0 ? ', by your own past jobs' : ''}`}
+        >
+          {Math.round(secondsLeft(steps, done, sport, workshop.hand, paceOf(past)) / 60)}
         </Fact>
         <Fact name="Pulls">{count('pull') + count('pull again')}</Fact>
         <Fact name="Holes to open before a run covers them">{count('open a hole')}</Fact>
@@ -44,6 +64,9 @@ export default async function PullStation({ params }: PageProps<'/tickets/[numbe
         </Link>
         <Link href={`/tickets/${ticket.number}/hand-over`} className="underline">
           To the hand-over
+        </Link>
+        <Link href={`/practice/${ticket.frameId}`} className="underline">
+          Practise on this frame
         </Link>
       </p>
       <details className="mt-6">

@@ -1,0 +1,180 @@
+'use client';
+
+import clsx from 'clsx';
+import type { ReactNode } from 'react';
+import type { Bed } from '@/core/bed';
+import type { BenchStep } from '@/core/bench-plan';
+import { sideOf } from '@/core/pull-order';
+import { isMain, placeName } from '@/core/segments';
+import { strungAfter, type Sequence } from '@/core/sequence';
+import { inTensionUnit, type LengthSystem, type TensionUnit } from '@/core/units';
+import { BedDrawing } from '@/ui/bed/bed-drawing';
+import { useLowLight } from './use-low-light';
+
+interface BenchFrameProps {
+  readonly title: ReactNode;
+  /** Buttons and words at the right of the header. */
+  readonly tools?: ReactNode;
+  readonly bed: Bed;
+  readonly sequence: Pick<Sequence, 'steps' | 'path'>;
+  readonly done: number;
+  /** Does not draw the string in hand: somebody is asked which it is. */
+  readonly secret?: boolean;
+  readonly lengthSystem: LengthSystem;
+  /** The step in hand and what belongs to it. */
+  readonly children: ReactNode;
+  readonly footer: ReactNode;
+}
+
+/** The whole screen at the bench: a step at the left, what is strung so far at the right. */
+export function BenchFrame({
+  title,
+  tools,
+  bed,
+  sequence: { steps, path },
+  done,
+  secret = false,
+  lengthSystem,
+  children,
+  footer,
+}: BenchFrameProps) {
+  const [lowLight, turnLight] = useLowLight();
+  const step = steps[done];
+  const strung = strungAfter(steps, done);
+  // The drawing shows what is in and, bright, the string in hand.
+  const pulls = step?.kind === 'pull' || step?.kind === 'pull again';
+  const inHand = pulls && !secret ? step.string : undefined;
+  const drawn = [
+    ...strung.filter((string) => string !== inHand),
+    ...(inHand === undefined ? [] : [inHand]),
+  ];
+  return (
+    <main className="bg-paper text-ink grid h-dvh grid-rows-[auto_1fr_auto] gap-2 px-6 py-3">
+      <header className="border-hair flex flex-wrap items-baseline gap-x-5 border-b pb-1">
+        {title}
+        <p className="figure text-xl">
+          {done} of {steps.length}
+        </p>
+        {tools}
+        <button type="button" className="underline" onClick={turnLight}>
+          {lowLight ? 'Daylight' : 'Low light'}
+        </button>
+      </header>
+      <div className="grid min-h-0 gap-6 lg:grid-cols-[1.15fr_1fr]">
+        <section aria-label="Step" aria-live="polite" className="flex min-h-0 flex-col">
+          {children}
+          <Balance strung={strung.filter(isMain)} />
+        </section>
+        {/* Keys belong to the steps here, so the drawing takes none. */}
+        <div inert className="min-h-0">
+          <BedDrawing
+            bed={bed}
+            path={{
+              ...path,
+              order: [...drawn, ...path.order.filter((each) => !drawn.includes(each))],
+            }}
+            strung={drawn.length}
+            lengthSystem={lengthSystem}
+            className="h-full"
+          />
+        </div>
+      </div>
+      <footer className="flex items-center gap-4">{footer}</footer>
+    </main>
+  );
+}
+
+/** A button of the bench, large enough for a thumb. */
+export function BenchButton({
+  main = false,
+  className,
+  ...button
+}: { readonly main?: boolean } & React.ComponentProps<'button'>) {
+  return (
+    <button
+      type="button"
+      className={clsx(
+        'min-h-14 px-6 disabled:opacity-50',
+        main ? 'bg-ink text-paper grow text-2xl font-medium' : 'border-ink border text-xl',
+        className,
+      )}
+      {...button}
+    />
+  );
+}
+
+/** The step in hand, in figures that can be read from two metres. */
+export function StepInHand({
+  step: { words, n, string, from, at, why, caution },
+  hands,
+  unit,
+  small = false,
+}: {
+  readonly step: BenchStep;
+  /** What is done with the clamps. */
+  readonly hands?: string | undefined;
+  readonly unit: TensionUnit;
+  /** Leaves room for what else stands there. */
+  readonly small?: boolean;
+}) {
+  return (
+    <>
+      <p className="flex items-baseline gap-8">
+        {n !== undefined && (
+          <span
+            className={clsx(
+              'figure leading-none',
+              small ? 'text-[9rem]' : 'text-[min(20vw,13rem)]',
+            )}
+          >
+            {inTensionUnit(n, unit)}
+            <span className="text-4xl"> {unit}</span>
+          </span>
+        )}
+        {string !== undefined && (
+          <span className="figure text-6xl leading-none">
+            {string}
+            {at && (
+              <span className="text-soft block text-4xl">
+                {from && <span className="text-2xl">{placeName(from)} → </span>}
+                {placeName(at)}
+              </span>
+            )}
+          </span>
+        )}
+      </p>
+      <p className={clsx('mt-3 leading-snug font-medium', small ? 'text-3xl' : 'text-4xl')}>
+        {words}
+      </p>
+      {hands && <p className="mt-1 text-2xl">{hands}</p>}
+      {why && <p className="text-soft mt-1 text-lg">{why}</p>}
+      {caution && <p className="text-warn mt-2 text-2xl">{caution}</p>}
+    </>
+  );
+}
+
+/** Mains in on either side: the fuller side hangs lower. */
+function Balance({ strung }: { readonly strung: readonly string[] }) {
+  const right = strung.filter((main) => sideOf(main) === 'right').length;
+  const left = strung.length - right;
+  return (
+    <div
+      role="img"
+      className="mt-2 flex items-center gap-4"
+      aria-label={`Mains in: ${left} left, ${right} right`}
+    >
+      <span className="figure text-3xl">{left}</span>
+      <svg width={220} height={44} aria-hidden>
+        <path d="M110 40l-9 0 9-18 9 18z" className="fill-ink" />
+        <path
+          d="M20 22H200"
+          transform={`rotate(${4 * (right - left)} 110 22)`}
+          className="stroke-mains"
+          strokeWidth={4}
+        />
+      </svg>
+      <span className="figure text-3xl">{right}</span>
+      <span className="label">mains in</span>
+    </div>
+  );
+}

@@ -1,0 +1,63 @@
+import type { Metadata } from 'next';
+import Link from 'next/link';
+import { notFound } from 'next/navigation';
+import { routeId } from '@/app/route-id';
+import { studyFrame } from '@/core/bed';
+import { USUAL_MACHINE } from '@/core/bench-plan';
+import { printedRange } from '@/core/frame';
+import { crossesStep, USUAL_HOUSE } from '@/core/house-rules';
+import { usualChoice } from '@/core/methods';
+import { pathThrough } from '@/core/path';
+import { benchSequence } from '@/core/sequence';
+import { formatTicket, newtons, roundToTicketStep } from '@/core/units';
+import { openWorkshop } from '@/db/workshop';
+import { PracticeView } from './practice-view';
+
+export const metadata: Metadata = { title: 'Practice' };
+
+/** Where nothing is printed. Common practice: an adult's tennis racket of unknown make. */
+const UNKNOWN_N = newtons(24, 'kg');
+
+export default async function PracticeOnFrame({ params }: PageProps<'/practice/[id]'>) {
+  const { workshop, frames } = await openWorkshop();
+  const frame = await frames.get(routeId((await params).id));
+  const bed = frame && studyFrame(frame.spec).bed;
+  if (!frame || !bed) notFound();
+  const unit = workshop.tensionUnit;
+  const range = printedRange(frame.spec);
+  const n = roundToTicketStep(range ? (range.minN + range.maxN) / 2 : UNKNOWN_N, unit);
+  const custom = { ...USUAL_HOUSE, ...workshop.houseRules };
+  const crosses = crossesStep(custom, frame.spec.sport);
+  const tension = {
+    mainN: roundToTicketStep(n + crosses.mainN, unit),
+    crossN: roundToTicketStep(n + crosses.crossN, unit),
+    unit,
+  };
+  const sequence = benchSequence({
+    bed,
+    path: pathThrough(bed, usualChoice(bed, false)),
+    tension,
+    custom,
+    machine: USUAL_MACHINE,
+    preStretch: [],
+    shortMm: {},
+  });
+  if (!sequence.ok)
+    return (
+      <main className="p-6">
+        {sequence.problem}{' '}
+        <Link href="/practice" className="underline">
+          Another frame
+        </Link>
+      </main>
+    );
+  return (
+    <PracticeView
+      id={frame.id}
+      name={frame.name}
+      plan={{ bed, sequence: sequence.value, custom, unit }}
+      ticket={formatTicket(tension)}
+      lengthSystem={workshop.lengthSystem}
+    />
+  );
+}

@@ -1,0 +1,14 @@
+import { z } from 'zod';
+import { parsePull } from '@/core/notation';
+import { reading } from '@/core/reading';
+import type { TensionUnit } from '@/core/units';
+
+export const checkSchema = (unit: TensionUnit) =>
+  z
+    .object({
+      asked: reading((text) => parsePull(text, unit)),
+      measured: reading((text) => parsePull(text, unit)),
+    })
+    .transform(({ asked, measured }) => ({ askedN: asked, measuredN: measured }));
+
+export type CheckEntry = z.input<ReturnType<typeof checkSchema>>;

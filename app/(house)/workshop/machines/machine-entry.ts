@@ -1,0 +1,65 @@
+import { z } from 'zod';
+import { MOUNT_POINTS } from '@/core/bench-plan';
+import { cutAssumptionsSchema } from '@/core/lengths';
+import { clampKindSchema, machineKindSchema } from '@/core/machine';
+import { parseLength } from '@/core/notation';
+import { failure, success } from '@/core/result';
+import { nameText, optionalReading, reading } from '@/core/reading';
+import { roundTo } from '@/core/units';
+import type { MachineFacts } from '@/db/machines';
+
+const ADDRESS = 'Write where the head answers, such as ws://127.0.0.1:3411; empty by hand.';
+
+const count = <T extends string>(...counts: [T, ...T[]]) => z.enum(counts).transform(Number);
+
+export const machineSchema = z.object({
+  name: nameText('the machine a name'),
+  gripperMm: reading((text) => {
+    const length = parseLength(text, 'cm');
+    if (!length.ok) return length;
+    return cutAssumptionsSchema.shape.gripperMm.safeParse(length.value).success
+      ? success(length.value)
+      : failure('The gripper is 10 to 90 cm from the frame: 36 on most machines.');
+  }),
+  kind: machineKindSchema,
+  mounts: count('6', '4', '2'),
+  clampKind: clampKindSchema,
+  clamps: count('2', '1'),
+  startingClamps: count('1', '0'),
+  headAddress: optionalReading((text) =>
+    URL.canParse(text) && /^wss?:$/.test(new URL(text).protocol) ? success(text) : failure(ADDRESS),
+  ),
+  checkEveryDays: reading((text) =>
+    /^\d{1,3}$/.test(text.trim()) && Number(text) >= 1
+      ? success(Number(text))
+      : failure('Write a number of days from 1 to 999: 30.'),
+  ),
+});
+
+export type MachineEntry = z.input<typeof machineSchema>;
+
+export const MOUNTS = MOUNT_POINTS.map(String) as MachineEntry['mounts'][];
+
+export const NEW_MACHINE: MachineEntry = {
+  name: '',
+  gripperMm: '',
+  kind: 'electronic constant pull',
+  mounts: '6',
+  clampKind: 'fixed swivel',
+  clamps: '2',
+  startingClamps: '1',
+  headAddress: '',
+  checkEveryDays: '30',
+};
+
+export const machineEntryOf = (machine: MachineFacts): MachineEntry => ({
+  name: machine.name,
+  gripperMm: String(roundTo(machine.gripperMm / 10, 0.1)),
+  kind: machine.kind,
+  mounts: MOUNTS.find((points) => points === String(machine.mounts)) ?? '6',
+  clampKind: machine.clampKind,
+  clamps: machine.clamps === 1 ? '1' : '2',
+  startingClamps: machine.startingClamps === 0 ? '0' : '1',
+  headAddress: machine.headAddress ?? '',
+  checkEveryDays: String(machine.checkEveryDays),
+});

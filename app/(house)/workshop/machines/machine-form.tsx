@@ -1,0 +1,85 @@
+'use client';
+
+import { toast } from 'sonner';
+import { clampKindSchema, machineKindSchema } from '@/core/machine';
+import { ChoiceField } from '@/ui/form/bound';
+import { TextField } from '@/ui/form/field';
+import { FormFoot } from '@/ui/form/form-foot';
+import { KeptForm } from '@/ui/form/kept-form';
+import type { FormAnswer } from '@/ui/form/result';
+import { useKeptForm } from '@/ui/form/use-kept-form';
+import { machineSchema, MOUNTS, type MachineEntry } from './machine-entry';
+
+interface MachineFormProps {
+  readonly name: string;
+  readonly initial: MachineEntry;
+  readonly action: string;
+  readonly save: (entry: MachineEntry) => Promise<FormAnswer>;
+}
+
+const plain = <T extends string>(values: readonly T[]) =>
+  values.map((value) => ({ value, text: value }));
+
+/** What of a machine bears on the cut, on the order of the work and on the pull. */
+export function MachineForm({ name, initial, action, save }: MachineFormProps) {
+  const form = useKeptForm<MachineEntry>({
+    name,
+    schema: machineSchema,
+    initial,
+    save,
+    saved: () => toast('The machine is saved.'),
+  });
+  return (
+    <KeptForm form={form} className="grid grid-cols-2 gap-4">
+      <TextField label="Machine" {...form.field('name')} />
+      <TextField label="From its frame to its gripper (cm)" {...form.field('gripperMm')} />
+      <ChoiceField
+        control={form.control}
+        name="kind"
+        label="How it pulls"
+        className="col-span-2"
+        options={plain(machineKindSchema.options)}
+      />
+      <ChoiceField
+        control={form.control}
+        name="mounts"
+        label="Points that hold the frame"
+        options={plain(MOUNTS)}
+      />
+      <ChoiceField
+        control={form.control}
+        name="clampKind"
+        label="Clamps for the strings"
+        options={plain(clampKindSchema.options)}
+      />
+      <ChoiceField
+        control={form.control}
+        name="clamps"
+        label="How many"
+        options={plain(['2', '1'] as const)}
+      />
+      <ChoiceField
+        control={form.control}
+        name="startingClamps"
+        label="Starting clamp"
+        options={[
+          { value: '1', text: 'yes' },
+          { value: '0', text: 'none' },
+        ]}
+      />
+      <TextField
+        label="Where its head answers"
+        hint="ws://127.0.0.1:3411 for the stand-in that comes along; empty by hand."
+        {...form.field('headAddress')}
+      />
+      <TextField
+        label="Days from check to check"
+        hint="What its maker says comes first."
+        {...form.field('checkEveryDays')}
+      />
+      <div className="col-span-2">
+        <FormFoot form={form} action={action} />
+      </div>
+    </KeptForm>
+  );
+}

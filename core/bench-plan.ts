@@ -1,0 +1,106 @@
+/** What a job at the bench is planned from, and what one step of it is. */
+import type { Bed } from './bed';
+import type { HouseRules } from './house-rules';
+import type { Action, BenchMachine } from './ledger';
+import type { Path } from './path';
+import { isMain, type HolePlace, type Piece } from './segments';
+import { steppedPulls } from './tension';
+import { newtons, type TicketTension } from './units';
+
+/** How a bench goes about what schools differ on. */
+export type BenchCustom = Pick<
+  HouseRules,
+  'ahead' | 'start' | 'firstCrosses' | 'topCross' | 'knotPull'
+>;
+
+export const MOUNT_POINTS = [6, 4, 2] as const;
+
+/** What of a machine bears on the order of the work. */
+export interface StringingMachine extends BenchMachine {
+  /** Points at which it holds the frame. */
+  readonly mounts: (typeof MOUNT_POINTS)[number];
+}
+
+export const USUAL_MACHINE: StringingMachine = {
+  clamps: 2,
+  clampKind: 'fixed',
+  startingClamps: 1,
+  mounts: 6,
+};
+
+export type StepKind =
+  | 'inspect'
+  | 'cut out'
+  | 'pre-stretch'
+  | 'mount'
+  | 'set tension'
+  | 'start'
+  | 'open a hole'
+  | 'bridge'
+  | 'pull'
+  | 'pull again'
+  | 'tie'
+  | 'straighten'
+  | 'trim'
+  | 'release'
+  | 'last look';
+
+export interface BenchStep {
+  readonly kind: StepKind;
+  /** One line of words, as it is read at the machine. */
+  readonly words: string;
+  readonly string?: string;
+  /** Where it comes in, and where the head pulls it. */
+  readonly from?: HolePlace;
+  readonly at?: HolePlace;
+  /** What the head is set to, N. */
+  readonly n?: number;
+  readonly why?: string;
+  readonly caution?: string;
+  readonly actions: readonly Action[];
+}
+
+export interface BenchPlan {
+  readonly bed: Bed;
+  readonly path: Path;
+  readonly tension: TicketTension;
+  readonly custom: BenchCustom;
+  readonly machine: StringingMachine;
+  /** Pieces that are stretched before they go in. */
+  readonly preStretch: readonly Piece['name'][];
+  /** By how much a piece was cut short of its plan, mm; what has enough has no entry. */
+  readonly shortMm: Partial<Record<Piece['name'], number>>;
+}
+
+/** What each string is set to, N: outer strings are stepped down where the maker says so. */
+export function setPull(
+  { spec, mainsPerSide }: Bed,
+  { mainN, crossN }: Pick<TicketTension, 'mainN' | 'crossN'>,
+): (string: string) => number {
+  const down = spec.stringing.stepDown;
+  return (string) => {
+    const number = Number.parseInt(string.slice(1), 10);
+    const [n, fromRim] = isMain(string)
+      ? [mainN, mainsPerSide - number]
+      : [crossN, Math.min(number - 1, spec.pattern.crosses - number)];
+    if (!down) return n;
+    const stepped = steppedPulls(n, down.strings, newtons(down.by, down.unit));
+    return stepped[down.strings - 1 - fromRim] ?? n;
+  };
+}
+
+/** The next hole that a run is about to cover, and in how many steps; undefined when none is near. */
+export function coveredSoon(
+  steps: readonly BenchStep[],
+  done: number,
+  within = 8,
+): { readonly step: BenchStep; readonly inSteps: number } | undefined {
+  const ahead = steps.slice(done, done + within).findIndex(({ kind }) => kind === 'open a hole');
+  const step = steps[done + ahead];
+  return ahead < 0 || !step ? undefined : { step, inSteps: ahead };
+}
+
+/** What the head pulls in a step, N; undefined where it pulls nothing. */
+export function headPull({ actions }: BenchStep): number | undefined {
+  return actions.find((action) => action.do === 'pull')?.n;
+}

@@ -1,0 +1,54 @@
+/** Jobs at the bench for tests: one usual frame, and everything of the library. */
+import { studyFrame, type Bed } from '../bed';
+import { USUAL_MACHINE, type BenchPlan } from '../bench-plan';
+import { USUAL_HOUSE } from '../house-rules';
+import { LIBRARY } from '../library';
+import { METHODS, type Method } from '../method';
+import { methodProblem, usualChoice } from '../methods';
+import { pathThrough } from '../path';
+import { benchSequence, type Sequence } from '../sequence';
+import { ticketOf } from './advice-case';
+import { bedOf, type SpecChanges } from './frame-spec';
+
+export const FRAME: SpecChanges = {
+  head: [7, 9],
+  throat: [7, 9],
+  tieOff: ['6H', '8H', '6T', '8T'],
+};
+
+export function benchPlan(
+  changes: SpecChanges = FRAME,
+  method: Method = 'two-piece',
+  more: Partial<BenchPlan> = {},
+): BenchPlan {
+  const bed = bedOf(changes);
+  return {
+    bed,
+    path: pathThrough(bed, { method, shortSide: 'left', crossStart: 'left' }),
+    tension: ticketOf(52, 50, 'lb'),
+    custom: USUAL_HOUSE,
+    machine: USUAL_MACHINE,
+    preStretch: [],
+    shortMm: {},
+    ...more,
+  };
+}
+
+/** The sequence of a plan that is known to hold. */
+export function sequenceFor(plan: BenchPlan): Sequence {
+  const made = benchSequence(plan);
+  if (!made.ok) throw new Error(made.problem);
+  return made.value;
+}
+
+/** Every frame of the library with each method that it takes. */
+export function everyJob(): readonly { name: string; method: Method; bed: Bed; plan: BenchPlan }[] {
+  return LIBRARY.flatMap(({ name, spec }) => {
+    const { bed } = studyFrame(spec);
+    if (!bed) throw new Error(`${name} makes no bed.`);
+    return METHODS.filter((method) => !methodProblem(bed, method, false)).map((method) => {
+      const path = pathThrough(bed, { ...usualChoice(bed, false), method });
+      return { name, method, bed, plan: { ...benchPlan(), bed, path } };
+    });
+  });
+}

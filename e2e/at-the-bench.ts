@@ -1,0 +1,91 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import { createServer } from 'node:net';
+import { expect, type Page } from '@playwright/test';
+import { setUp, takeIn } from './bench';
+
+export const step = (page: Page) => page.getByRole('region', { name: 'Step' });
+/** The line of words of the step in hand, without the figures above and the next step below. */
+export const words = (page: Page): Promise<string> => step(page).locator('p').nth(1).innerText();
+export const header = (page: Page) => page.locator('header');
+export const kept = (page: Page) =>
+  expect(page.getByRole('status').filter({ hasText: 'All is on the server' })).toBeVisible();
+
+/** A new job, cut and ready; ends at its Pull station. */
+export async function readyJob(
+  page: Page,
+  frame: string,
+  string: string,
+  tension: string,
+  machine?: string,
+): Promise<number> {
+  const { number } = await takeIn(page, frame, true);
+  await page.goto(`/tickets/${number}/setup`);
+  await setUp(page, string, tension);
+  if (machine) await page.getByRole('radio', { name: machine }).click();
+  await page.getByRole('button', { name: 'Save and go to the hand-over' }).click();
+  await page.waitForURL(/\/hand-over$/);
+  return number;
+}
+
+/** Opens the bench of a job, and waits until it answers to keys. */
+export async function toBench(page: Page, number: number, origin = ''): Promise<number> {
+  await page.goto(`${origin}/bench/${number}`);
+  await expect(page.getByRole('button', { name: '. pause' })).toBeEnabled();
+  return Number(/of (\d+)/.exec(await header(page).innerText())?.[1]);
+}
+
+/** Presses the space bar until so many steps are done. */
+export async function spaceTo(page: Page, from: number, to: number): Promise<void> {
+  for (let i = from; i < to; i++) {
+    await page.keyboard.press('Space');
+    await expect(header(page)).toContainText(`${i + 1} of`);
+  }
+}
+
+const freePort = (): Promise<number> =>
+  new Promise((resolve) => {
+    const server = createServer();
+    server.listen(0, '127.0.0.1', () => {
+      const address = server.address();
+      server.close(() => resolve(typeof address === 'object' && address ? address.port : 0));
+    });
+  });
+
+/** A second server on the same database, that a test may kill. */
+export class OwnServer {
+  private process: ChildProcess | undefined;
+  private constructor(private readonly port: number) {}
+
+  static async open(): Promise<OwnServer> {
+    const server = new OwnServer(await freePort());
+    await server.start();
+    return server;
+  }
+
+  get origin(): string {
+    return `http://127.0.0.1:${this.port}`;
+  }
+
+  async start(): Promise<void> {
+    this.process = spawn(
+      process.execPath,
+      ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(this.port)],
+      { stdio: 'ignore', env: { ...process.env, NODE_ENV: 'production' } },
+    );
+    await expect
+      .poll(() =>
+        fetch(`${this.origin}/health`).then(
+          ({ ok }) => ok,
+          () => false,
+        ),
+      )
+      .toBe(true);
+  }
+
+  /** As a power cut does it. */
+  async kill(): Promise<void> {
+    const gone = new Promise((resolve) => this.process?.once('exit', resolve));
+    this.process?.kill('SIGKILL');
+    await gone;
+  }
+}
