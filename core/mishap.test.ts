@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { cameInWith, mishapSchema, MISHAP_WORDS, stringInHand, waysOut } from './mishap';
+import { cameInWith, mishapSchema, MISHAP_WORDS, stringInHand, wayTaken, waysOut } from './mishap';
 import { benchPlan, everyJob, FRAME, sequenceFor } from './testing/bench-job';
 
 const twoPiece = sequenceFor(benchPlan());
@@ -82,6 +82,20 @@ describe('other mishaps', () => {
   it('a second pull is written down, and changes nothing', () => {
     const at = pullOf('C9');
     expect(waysOut(twoPiece, at, 'pulled again', 'C8')).toMatchObject([{ done: at, undo: [] }]);
+  });
+
+  it('comes back from what was kept of it, unless nothing is left to do', () => {
+    const step = pullOf('C9');
+    const kept = { step, string: 'C8', way: 'Go back to before C8' };
+    expect(wayTaken(twoPiece, { ...kept, mishap: 'wrong hole' })?.undo.length).toBeGreaterThan(0);
+    expect(wayTaken(twoPiece, { ...kept, mishap: 'wrong hole', way: 'Fly' })).toBeUndefined();
+    expect(
+      wayTaken(twoPiece, {
+        ...kept,
+        mishap: 'pulled again',
+        way: 'Write down that C8 was pulled again',
+      }),
+    ).toBeUndefined();
   });
 
   it('is most likely about the string in hand, else the last that went in', () => {

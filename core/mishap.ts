@@ -90,6 +90,22 @@ export function waysOut(
   }
 }
 
+/** The way out that was taken from a mishap; undefined when it asks for nothing more to be done. */
+export function wayTaken(
+  sequence: Sequence,
+  amiss: {
+    readonly step: number;
+    readonly mishap: Mishap;
+    readonly string?: string | undefined;
+    readonly way: string;
+  },
+): WayOut | undefined {
+  const way = waysOut(sequence, amiss.step, amiss.mishap, amiss.string).find(
+    ({ title }) => title === amiss.way,
+  );
+  return way && way.words.length + way.undo.length > 0 ? way : undefined;
+}
+
 function crackedFrame(done: number): WayOut {
   return {
     title: 'Stop, and take the load off',

@@ -25,6 +25,14 @@ export function machinesOf(db: Connection, workshopId: string) {
         .where(and(mine, isNull(machines.removedAt)))
         .orderBy(asc(machines.createdAt)),
 
+    /** All machines, each with the checks of its pull. */
+    async checked(): Promise<(Machine & { readonly checks: readonly KeptCheck[] })[]> {
+      const all = await this.all();
+      return Promise.all(
+        all.map(async (machine) => ({ ...machine, checks: await this.checks(machine.id) })),
+      );
+    },
+
     async get(id: string): Promise<Machine | undefined> {
       const [row] = await db.select().from(machines).where(one(id));
       return row;

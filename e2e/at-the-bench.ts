@@ -1,7 +1,7 @@
 import { spawn, type ChildProcess } from 'node:child_process';
 import { createServer } from 'node:net';
 import { expect, type Page } from '@playwright/test';
-import { setUp, takeIn } from './bench';
+import { cutToHandOver, fact, setUp, takeIn } from './bench';
 
 export const step = (page: Page) => page.getByRole('region', { name: 'Step' });
 /** The line of words of the step in hand, without the figures above and the next step below. */
@@ -22,8 +22,7 @@ export async function readyJob(
   await page.goto(`/tickets/${number}/setup`);
   await setUp(page, string, tension);
   if (machine) await page.getByRole('radio', { name: machine }).click();
-  await page.getByRole('button', { name: 'Save and go to the hand-over' }).click();
-  await page.waitForURL(/\/hand-over$/);
+  await cutToHandOver(page);
   return number;
 }
 
@@ -40,6 +39,26 @@ export async function spaceTo(page: Page, from: number, to: number): Promise<voi
     await page.keyboard.press('Space');
     await expect(header(page)).toContainText(`${i + 1} of`);
   }
+}
+
+/** Hands a job over and reads every pull off its record: what was asked, by string. */
+export async function recordedPulls(
+  page: Page,
+  number: number,
+): Promise<ReadonlyMap<string, string>> {
+  await page.goto(`/tickets/${number}/hand-over`);
+  await page.getByRole('button', { name: 'Hand over and close the job' }).click();
+  await page.waitForURL(/\/jobs\/\d+$/);
+  const bench = fact(page, 'At the bench');
+  await expect(bench).toContainText('pulled by hand');
+  await bench.getByText('Every pull').click();
+  const rows = (await bench.getByRole('row').allInnerTexts()).slice(1);
+  return new Map(
+    rows.map((row) => {
+      const [string = '', asked = ''] = row.split('\t');
+      return [string, asked] as const;
+    }),
+  );
 }
 
 const freePort = (): Promise<number> =>

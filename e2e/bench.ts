@@ -47,10 +47,17 @@ export async function choose(page: Page, label: string, name: string): Promise<v
   await expect(page.getByLabel(label)).toHaveValue(name);
 }
 
+/** From Cut to the hand-over, past the bench. */
+export async function cutToHandOver(page: Page): Promise<void> {
+  await page.getByRole('button', { name: 'Save and go to the bench' }).click();
+  await page.waitForURL(/\/pull$/);
+  await page.getByRole('link', { name: 'To the hand-over' }).click();
+  await page.waitForURL(/\/hand-over$/);
+}
+
 /** From Cut to the record. */
 export async function cutAndHandOver(page: Page, remarks = ''): Promise<void> {
-  await page.getByRole('button', { name: 'Save and go to the hand-over' }).click();
-  await page.waitForURL(/\/hand-over$/);
+  await cutToHandOver(page);
   if (remarks) await page.getByLabel('Remarks').fill(remarks);
   await page.getByRole('button', { name: 'Hand over and close the job' }).click();
   await page.waitForURL(/\/jobs\/\d+$/);

@@ -9,6 +9,7 @@ import {
   setUp,
   takeIn,
   ticketNumber,
+  cutToHandOver,
 } from './bench';
 
 test('a hybrid of the client’s gut and the shop’s monofilament: half of each, charged for one', async ({
@@ -33,7 +34,7 @@ test('a hybrid of the client’s gut and the shop’s monofilament: half of each
   await page.getByRole('radio', { name: 'a reel' }).click();
   await expect(page.getByText('Off a reel each piece')).toBeVisible();
   await page.getByRole('radio', { name: 'half a set each' }).click();
-  await page.getByRole('button', { name: 'Save and go to the hand-over' }).click();
+  await cutToHandOver(page);
   // Half a set of 11.50 for the crosses, nothing for the mains: 5.75, and 16.00 of labour.
   await expect(page.getByLabel('String (EUR)')).toHaveValue('5.75');
   await expect(page.getByText('€21.75')).toBeVisible();
@@ -162,8 +163,7 @@ test('another string after the cut was planned opens the cut again', async ({ pa
   await takeIn(page, 'Ostrevan Heron 100', true);
   await page.getByRole('link', { name: 'The holes are right' }).click();
   await setUp(page, 'Cordwane Drift', '23');
-  await page.getByRole('button', { name: 'Save and go to the hand-over' }).click();
-  await page.waitForURL(/\/hand-over$/);
+  await cutToHandOver(page);
   await page.getByRole('link', { name: /^Setup/ }).click();
   await choose(page, 'String for the mains', 'Threllan Lull');
   await page.getByRole('button', { name: 'Save and go to the cut' }).click();

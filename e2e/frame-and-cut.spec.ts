@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { awake, choose, fact, own, sentence, setUp, takeIn } from './bench';
+import { awake, choose, cutToHandOver, fact, own, sentence, setUp, takeIn } from './bench';
 
 const newFrame = async (page: Page, name: string) => {
   await page.goto('/frames/new');
@@ -107,13 +107,12 @@ test('the methods side by side, one piece chosen, strung with the scrubber, hand
   await page.getByRole('button', { name: 'Pause' }).click();
 
   await page.getByRole('radio', { name: 'a remnant' }).click();
-  await page.getByRole('button', { name: 'Save and go to the hand-over' }).click();
+  await page.getByRole('button', { name: 'Save and go to the bench' }).click();
   await expect(sentence(page, 'Write a length such as')).toBeVisible();
   await page.getByLabel('Length at hand (m)').fill('9.8');
   await expect(page.getByText(/Not enough: one piece \d+ cm short/)).toBeVisible();
   await page.getByLabel('Length at hand (m)').fill('11.4');
-  await page.getByRole('button', { name: 'Save and go to the hand-over' }).click();
-  await page.waitForURL(/\/hand-over$/);
+  await cutToHandOver(page);
   await expect(page.getByText(/Of 11\.40 m; the plan leaves/)).toBeVisible();
   await page.getByLabel('Left over of the piece, both tails (cm)').fill('lots');
   await page.getByRole('button', { name: 'Hand over and close the job' }).click();
@@ -146,8 +145,7 @@ test('a machine of its own reach changes the cut, and the work sheet says it', a
   await expect
     .poll(async () => Math.round(100 * ((await cuts(page)).mains ?? 0)) / 100)
     .toBeCloseTo((before.mains ?? 0) + 0.28, 2);
-  await page.getByRole('button', { name: 'Save and go to the hand-over' }).click();
-  await page.waitForURL(/\/hand-over$/);
+  await cutToHandOver(page);
   await page.goto(`/sheets/${number}`);
   await expect(fact(page, 'Cut mains')).toContainText(
     `${((before.mains ?? 0) + 0.28).toFixed(2)} m`,

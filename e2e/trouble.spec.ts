@@ -1,6 +1,15 @@
 import { spawn } from 'node:child_process';
 import { expect, test } from '@playwright/test';
-import { choose, cutAndHandOver, own, sentence, setUp, takeIn, ticketNumber } from './bench';
+import {
+  choose,
+  cutAndHandOver,
+  cutToHandOver,
+  own,
+  sentence,
+  setUp,
+  takeIn,
+  ticketNumber,
+} from './bench';
 
 test('nonsense at the Frame station is answered at its field and kept', async ({ page }) => {
   const cases = [
@@ -217,8 +226,7 @@ test('a reload at every station puts back what was typed', async ({ page }) => {
   await page.getByRole('radio', { name: 'right, finishing left' }).click();
   await page.reload();
   await expect(page.getByRole('radio', { name: 'right, finishing left' })).toBeChecked();
-  await page.getByRole('button', { name: 'Save and go to the hand-over' }).click();
-  await page.waitForURL(/\/hand-over$/);
+  await cutToHandOver(page);
 
   await page.getByLabel('Remarks').fill('typed before the reload');
   await page.reload();
@@ -250,7 +258,7 @@ test('a closed job cannot be closed or changed again', async ({ page, context })
   const number = ticketNumber(page);
   await cutAndHandOver(page);
   await other.getByRole('radio', { name: 'right, finishing left' }).click();
-  await other.getByRole('button', { name: 'Save and go to the hand-over' }).click();
+  await other.getByRole('button', { name: 'Save and go to the bench' }).click();
   await expect(sentence(other, 'another tab')).toBeVisible();
   await other.goto(`/tickets/${number}/hand-over`);
   await expect(other.getByText('This job is closed.')).toBeVisible();

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { awake, choose, cutAndHandOver, fact, own, setUp, takeIn } from './bench';
+import { awake, choose, cutAndHandOver, cutToHandOver, fact, own, setUp, takeIn } from './bench';
 import { cutByHand } from './by-hand';
 
 const HEAD = {
@@ -92,8 +92,7 @@ test('a new client, a frame that is not in the library, from the counter to the 
   await expect(fact(page, 'Knots')).toContainText('crosses: 6H right · crosses: 6T left');
 
   // Hand over: 18.00 of labour... as the demo workshop has it, 16.00, and a set of 9.80.
-  await page.getByRole('button', { name: 'Save and go to the hand-over' }).click();
-  await page.waitForURL(/\/hand-over$/);
+  await cutToHandOver(page);
   await expect(page.getByText('€25.80')).toBeVisible();
   await page.getByLabel('Remarks').fill('Grommets fine.');
   await page.getByRole('button', { name: 'Hand over and close the job' }).click();

@@ -184,22 +184,28 @@ const keysAtTheBench = (address: string): Promise<string> =>
     await page.getByRole('button', { name: 'Begin anew' }).waitFor();
     await page.waitForTimeout(1000);
     const { waits, gaps } = await page.evaluate(async () => {
-      const frame = () => new Promise<number>((resolve) => requestAnimationFrame(resolve));
-      const shown = () => document.querySelector('main')?.innerText;
+      const main = document.querySelector('main');
       const waits: number[] = [];
-      const frames: number[] = [];
+      const gaps: number[] = [];
+      // Ten keys a second for twenty seconds, more than any hand.
       for (let key = 0; key < 200; key++) {
-        const before = shown();
+        const before = main?.innerText;
         const pressed = performance.now();
         // A digit answers where it asks, and does nothing elsewhere.
         for (const each of ['1', ' '])
           window.dispatchEvent(new KeyboardEvent('keydown', { key: each, cancelable: true }));
-        frames.push(await frame());
-        if (shown() !== before) waits.push((await frame()) - pressed);
+        let last = pressed;
+        for (let frame = 0; frame < 6; frame++) {
+          const now = await new Promise<number>((resolve) => requestAnimationFrame(resolve));
+          if (frame > 0) gaps.push(now - last);
+          // The frame after the one in which the picture was drawn: it is on the screen.
+          if (frame === 1 && main?.innerText !== before) waits.push(now - pressed);
+          last = now;
+        }
       }
-      return { waits, gaps: frames.slice(1).map((time, i) => time - (frames[i] as number)) };
+      return { waits, gaps };
     });
-    return `${quantile(waits, 0.5)} ms from key to picture, the slowest in twenty ${quantile(waits, 0.95)} ms; ${quantile(gaps, 0.5)} ms a frame meanwhile`;
+    return `${quantile(waits, 0.5)} ms from key to picture, the slowest in twenty ${quantile(waits, 0.95)} ms; ${quantile(gaps, 0.5)} ms a frame meanwhile, the slowest in twenty ${quantile(gaps, 0.95)} ms`;
   });
 
 ensureChromium();

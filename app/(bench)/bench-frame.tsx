@@ -1,7 +1,7 @@
 'use client';
 
 import clsx from 'clsx';
-import type { ReactNode } from 'react';
+import { useMemo, type ReactNode } from 'react';
 import type { Bed } from '@/core/bed';
 import type { BenchStep } from '@/core/bench-plan';
 import { sideOf } from '@/core/pull-order';
@@ -48,6 +48,25 @@ export function BenchFrame({
     ...strung.filter((string) => string !== inHand),
     ...(inHand === undefined ? [] : [inHand]),
   ];
+  const tied = steps
+    .slice(0, done)
+    .flatMap(({ kind, at }) => (kind === 'tie' && at ? [placeName(at)] : []))
+    .join();
+  // One object from knot to knot, so that the drawing works nothing out anew.
+  const knotted = useMemo(
+    () => ({
+      ...path,
+      knots: path.knots.map((knot) =>
+        tied.split(',').includes(placeName(knot)) ? knot : { ...knot, tiedAfter: Infinity },
+      ),
+    }),
+    [path, tied],
+  );
+  // The first crosses may come out of turn.
+  const inTurn = drawn.every((string, i) => path.order[i] === string);
+  const shown = inTurn
+    ? knotted
+    : { ...knotted, order: [...drawn, ...path.order.filter((each) => !drawn.includes(each))] };
   return (
     <main className="bg-paper text-ink grid h-dvh grid-rows-[auto_1fr_auto] gap-2 px-6 py-3">
       <header className="border-hair flex flex-wrap items-baseline gap-x-5 border-b pb-1">
@@ -69,10 +88,7 @@ export function BenchFrame({
         <div inert className="min-h-0">
           <BedDrawing
             bed={bed}
-            path={{
-              ...path,
-              order: [...drawn, ...path.order.filter((each) => !drawn.includes(each))],
-            }}
+            path={shown}
             strung={drawn.length}
             lengthSystem={lengthSystem}
             className="h-full"
@@ -146,7 +162,7 @@ export function StepInHand({
       <p className={clsx('mt-3 leading-snug font-medium', small ? 'text-3xl' : 'text-4xl')}>
         {words}
       </p>
-      {hands && <p className="mt-1 text-2xl">{hands}</p>}
+      {hands && <p className="mt-1 text-2xl first-letter:uppercase">{hands}</p>}
       {why && <p className="text-soft mt-1 text-lg">{why}</p>}
       {caution && <p className="text-warn mt-2 text-2xl">{caution}</p>}
     </>

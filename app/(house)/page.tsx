@@ -1,4 +1,5 @@
 import Link from 'next/link';
+import { checkDue, checkWords } from '@/core/calibration';
 import { formatWall, wallTime } from '@/core/promise';
 import type { TicketTension } from '@/core/units';
 import type { ListedTicket } from '@/db/tickets';
@@ -14,18 +15,23 @@ function tensionOf({ mainN, crossN, tensionUnit }: ListedTicket): TicketTension 
 function waitingAt({ frameId, mainN, crossStart }: ListedTicket): string {
   if (!frameId) return 'Frame';
   if (!mainN) return 'Setup';
-  return crossStart ? 'Hand over' : 'Cut';
+  return crossStart ? 'Pull' : 'Cut';
 }
 
 /** The open tickets in the order of their promises. */
 export default async function TodayPage() {
-  const { workshop, tickets } = await openWorkshop();
+  const { workshop, tickets, machines } = await openWorkshop();
   const now = wallTime(new Date(), workshop.timeZone);
   const open = await tickets.open();
   const late = open.filter(({ promised }) => promised < now).length;
   const today = open.filter(
     ({ promised }) => promised >= now && promised.slice(0, 10) === now.slice(0, 10),
   ).length;
+  const overdue = (await machines.checked()).flatMap(({ id, name, checkEveryDays, checks }) =>
+    (checkDue(checks, checkEveryDays, now.slice(0, 10)).inDays ?? 0) < 0
+      ? [{ id, name, caution: checkWords(checks, checkEveryDays, now.slice(0, 10)) }]
+      : [],
+  );
   return (
     <main className="px-6 py-6">
       <div className="mb-6 flex flex-wrap items-end gap-x-8 gap-y-3">
@@ -41,6 +47,14 @@ export default async function TodayPage() {
           Take a racket in <kbd className="border-paper/50 ml-2 border px-1.5 text-sm">n</kbd>
         </Link>
       </div>
+      {overdue.map(({ id, name, caution }) => (
+        <p key={id} className="text-warn mb-2">
+          <Link href={`/workshop/machines/${id}`} className="underline">
+            {name}
+          </Link>
+          : {caution}
+        </p>
+      ))}
       <Table
         head={['Promised', 'Ticket', 'Client', 'Racket', 'They ask for', 'Tension', 'Waits at']}
         empty="No racket is waiting. Take one in with the key n."

@@ -13,7 +13,7 @@ import { planKey, type BenchEvent } from '@/core/bench-log';
 import { coveredSoon, headPull } from '@/core/bench-plan';
 import { secondsLeft, type Hand, type Pace } from '@/core/bench-time';
 import type { Family } from '@/core/family';
-import { waysOut } from '@/core/mishap';
+import { wayTaken } from '@/core/mishap';
 import { isMain, placeName } from '@/core/segments';
 import type { Sequence } from '@/core/sequence';
 import { handWords } from '@/core/undo';
@@ -72,11 +72,7 @@ export function BenchView(props: BenchViewProps) {
   const family =
     step?.string !== undefined && !isMain(step.string) ? families.crosses : families.mains;
   const byHead = head.link === 'linked' && !byHand && setN !== undefined;
-  const wayOut =
-    log.amiss &&
-    waysOut(sequence, log.amiss.step, log.amiss.mishap, log.amiss.string).find(
-      ({ title: way }) => way === log.amiss?.way,
-    );
+  const wayOut = log.amiss && wayTaken(sequence, log.amiss);
 
   // A tone when the pull is there, another where care is due.
   const { play } = sound;
@@ -92,7 +88,7 @@ export function BenchView(props: BenchViewProps) {
   }, [caution, done, play]);
 
   const goOn = () => {
-    if (log.paused || log.amiss) return note(log.done, { kind: 'resume' });
+    if (log.paused || wayOut) return note(log.done, { kind: 'resume' });
     if (done === steps.length) return;
     if (!byHead) return note(done + 1, { kind: 'step' });
     if (head.phase === 'rest' || head.phase === 'faulty') return head.pull(setN, family);
@@ -168,7 +164,7 @@ export function BenchView(props: BenchViewProps) {
             disabled={blocked || done === steps.length || (byHead && head.phase === 'pulling')}
             onClick={goOn}
           >
-            {goOnWords(log.paused || log.amiss !== undefined, byHead ? head.phase : undefined)}
+            {goOnWords(log.paused || wayOut !== undefined, byHead ? head.phase : undefined)}
           </BenchButton>
           <p role="status" className="label w-44">
             {closed
@@ -220,7 +216,9 @@ export function BenchView(props: BenchViewProps) {
           <p className="text-xl" role="note">
             <span className="label">Covered next </span>
             {soon.step.at && <span className="figure">{placeName(soon.step.at)}</span>}
-            {soon.inSteps === 0 ? ', now' : `, in ${soon.inSteps} steps`}
+            {soon.inSteps === 0
+              ? ', now'
+              : `, in ${soon.inSteps} ${soon.inSteps === 1 ? 'step' : 'steps'}`}
           </p>
         )}
         <p className={clsx('text-soft text-xl', !next && 'invisible')}>

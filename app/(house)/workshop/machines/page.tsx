@@ -10,14 +10,9 @@ export const metadata: Metadata = { title: 'Machines' };
 export default async function MachinesPage() {
   const { workshop, machines } = await openWorkshop();
   const today = wallTime(new Date(), workshop.timeZone).slice(0, 10);
-  const known = await Promise.all(
-    (await machines.all()).map(async (machine) => ({
-      machine,
-      checks: await machines.checks(machine.id),
-    })),
-  );
+  const known = await machines.checked();
   return (
-    <main className="max-w-3xl px-6 py-6">
+    <main className="max-w-4xl px-6 py-6">
       <div className="mb-4 flex flex-wrap items-baseline gap-x-6">
         <h1 className="figure text-4xl">Machines</h1>
         <Link href="/workshop" className="underline">
@@ -30,7 +25,7 @@ export default async function MachinesPage() {
         clamps and a starting clamp is taken for granted.
       </p>
       <ul aria-label="Machines">
-        {known.map(({ machine, checks }) => {
+        {known.map(({ checks, ...machine }) => {
           const { inDays } = checkDue(checks, machine.checkEveryDays, today);
           const caution = checkWords(checks, machine.checkEveryDays, today);
           return (

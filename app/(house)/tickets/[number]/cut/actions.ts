@@ -21,6 +21,6 @@ export async function saveCut(
   return answerTo(
     await tickets.change(number, version, read.data),
     'ticket',
-    `/tickets/${number}/hand-over`,
+    `/tickets/${number}/pull`,
   );
 }

@@ -212,7 +212,7 @@ function Cut({
           />
         )}
         {save && (
-          <FormFoot form={form} action="Save and go to the hand-over">
+          <FormFoot form={form} action="Save and go to the bench">
             <Link href={`/sheets/${number}`} className="underline">
               Work sheet
             </Link>

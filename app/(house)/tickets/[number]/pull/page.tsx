@@ -47,7 +47,7 @@ export default async function PullStation({ params }: PageProps<'/tickets/[numbe
           {formatTension(imbalanceN, setup.tension.unit)}
         </Fact>
         <Fact
-          name="Minutes at the bench"
+          name="Minutes to go at the bench"
           figure
           note={`${workshop.hand}${past.length > 0 ? ', by your own past jobs' : ''}`}
         >
