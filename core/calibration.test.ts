@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { checkDue, offBy, pullsFor, setFor, type MachineCheck } from './calibration';
+import { checkDue, checkWords, offBy, pullsFor, setFor, type MachineCheck } from './calibration';
 import { inTensionUnit, newtons } from './units';
 
 const check = (day: string, asked: number, measured: number): MachineCheck => ({
@@ -34,6 +34,16 @@ describe('a machine that is checked', () => {
 
   it('is not corrected when it is far off: it is mended', () => {
     expect(setFor(200, [check('2026-11-01', 50, 40)])).toBe(200);
+  });
+
+  it('is spoken of when it was never checked, is late or far off, and else not', () => {
+    expect(checkWords([], 30, '2026-11-25')).toContain('never checked');
+    expect(checkWords([check('2026-10-20', 50, 50)], 30, '2026-11-25')).toBe(
+      'Its check is 6 days overdue.',
+    );
+    expect(checkWords([check('2026-11-20', 50, 43)], 30, '2026-11-25')).toContain('14 % too soft');
+    expect(checkWords([check('2026-11-20', 50, 56)], 30, '2026-11-25')).toContain('12 % too hard');
+    expect(checkWords([check('2026-11-20', 50, 49)], 30, '2026-11-25')).toBeUndefined();
   });
 
   it('is due again after its days, also over a change of month', () => {

@@ -79,12 +79,15 @@ test('clamps and mounts change the order of the work, or refuse it with the reas
   await page.getByLabel('From its frame to its gripper (cm)').fill('31');
   const choose = (group: string, answer: string) =>
     page.getByRole('radiogroup', { name: group }).getByRole('radio', { name: answer }).click();
+  await choose('How it pulls', 'crank with lock-out');
   await choose('Points that hold the frame', '2');
   await choose('How many', '1');
   await page.getByRole('button', { name: 'Add the machine' }).click();
   await page.waitForURL(/machines\/[0-9a-f-]{36}$/);
   const number = await readyJob(page, 'Ostrevan Heron 100', 'Threllan Lull', '24/23 kg', machine);
   await page.goto(`/tickets/${number}/pull`);
+  // From memory: 7.5 %, so 24/23 kg come to 25.9/24.9, written 26/25.
+  await expect(page.getByText(`${machine} pulls with a lock-out`)).toContainText('26/25 kg');
   await page.getByText('Every step in its order').click();
   await expect(page.getByText('two points leave the sides free')).toBeVisible();
   await expect(page.getByText('the starting clamp holds it outside').first()).toBeVisible();

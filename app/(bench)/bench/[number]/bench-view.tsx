@@ -18,21 +18,11 @@ import { isMain, placeName } from '@/core/segments';
 import type { Sequence } from '@/core/sequence';
 import { handWords } from '@/core/undo';
 import { formatTension, type LengthSystem, type TensionUnit } from '@/core/units';
-import { HeadPanel } from './head-panel';
+import { HeadPanel, type BenchHead } from './head-panel';
 import { MishapPanel, WayOutView } from './mishap-panel';
 import { NotePanel } from './note-panel';
 import { Clock } from './clock';
 import { useBench } from './use-bench';
-
-/** The machine that the job is strung on, as far as the bench needs it. */
-export interface BenchHead {
-  readonly name: string;
-  readonly address: string | null;
-  /** What it pulls for one newton asked, by its checks. */
-  readonly pulls: number;
-  /** Said once before the first pull: it was never checked, or is late. */
-  readonly caution: string | undefined;
-}
 
 interface BenchViewProps {
   readonly number: number;

@@ -3,7 +3,16 @@
 import type { Head } from '@/app/(bench)/head/use-head';
 import { inTensionUnit, roundTo, type TensionUnit } from '@/core/units';
 import { REHEARSALS } from '@/formats/head-lines';
-import type { BenchHead } from './bench-view';
+
+/** The machine that the job is strung on, as far as the bench needs it. */
+export interface BenchHead {
+  readonly name: string;
+  readonly address: string | null;
+  /** What it pulls for one newton asked, by its checks. */
+  readonly pulls: number;
+  /** Said once before the first pull: it was never checked, or is late. */
+  readonly caution: string | undefined;
+}
 
 const FAULT_WORDS = {
   slip: 'The gripper slipped: look at the tail, grip it afresh, pull again.',

@@ -4,7 +4,8 @@ import { openTicket, sequenceOf } from '@/app/(house)/tickets/[number]/ticket';
 import { paceOf } from '@/core/bench-time';
 import { checkWords, pullsFor, MOST_OFF } from '@/core/calibration';
 import { openWorkshop } from '@/db/workshop';
-import { BenchView, type BenchHead } from './bench-view';
+import { BenchView } from './bench-view';
+import type { BenchHead } from './head-panel';
 
 export const metadata: Metadata = { title: 'Bench' };
 

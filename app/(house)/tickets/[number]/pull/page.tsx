@@ -1,9 +1,11 @@
 import Link from 'next/link';
 import { setPull } from '@/core/bench-plan';
 import { paceOf, secondsLeft } from '@/core/bench-time';
-import { schoolWords } from '@/core/house-rules';
+import { schoolWords, type HouseRules } from '@/core/house-rules';
+import { betweenMachines, pullKindOf } from '@/core/machine';
 import { imbalances, inOrderOf } from '@/core/pull-order';
-import { formatTension } from '@/core/units';
+import { formatTension, formatTicket, roundToTicketStep, type TicketTension } from '@/core/units';
+import type { Machine } from '@/db/machines';
 import { openWorkshop } from '@/db/workshop';
 import { Cautions } from '@/ui/cautions';
 import { Fact, Facts } from '@/ui/facts';
@@ -12,10 +14,24 @@ import { Waits } from '../waits';
 
 const AHEAD = ['one', 'two', 'three', 'three then six'] as const;
 
+/** What to know where the machine pulls otherwise than the house's figures are meant. */
+function otherPull(
+  { name, kind }: Machine,
+  house: HouseRules,
+  { mainN, crossN, unit }: TicketTension,
+): string | undefined {
+  const pull = pullKindOf(kind);
+  if (pull === house.benchPull) return undefined;
+  const as = (n: number) =>
+    roundToTicketStep(betweenMachines(n, house.benchPull, pull, house), unit);
+  const same = formatTicket({ mainN: as(mainN), crossN: as(crossN), unit });
+  return `${name} pulls with ${pull === 'lock-out' ? 'a lock-out' : 'a constant pull'}; the figures of the house are for ${house.benchPull === 'lock-out' ? 'a lock-out' : 'a constant pull'}. For the same bed it would be ${same} (${house.lockOutMeasured ? 'by your own measurement' : 'from memory'}). Setup decides.`;
+}
+
 /** What awaits at the bench, and the way there. */
 export default async function PullStation({ params }: PageProps<'/tickets/[number]/pull'>) {
   const open = await openTicket((await params).number);
-  const { ticket, setup, study, workshop, stepsDone: done } = open;
+  const { ticket, setup, study, workshop, machine, stepsDone: done } = open;
   const sequence = await sequenceOf(open);
   if (!sequence || !setup || !study?.bed)
     return <Waits number={ticket.number} path="cut" what="the cut" />;
@@ -33,8 +49,10 @@ export default async function PullStation({ params }: PageProps<'/tickets/[numbe
     return `${ahead} ${formatTension(worst, setup.tension.unit)}`;
   }).join(', ');
   const count = (kind: string) => steps.filter((step) => step.kind === kind).length;
+  const other = machine && otherPull(machine, house, setup.tension);
   return (
     <div className="max-w-3xl">
+      {other !== undefined && <Cautions cautions={[other]} />}
       <Facts>
         <Fact name="Steps" figure note={done === 0 ? 'not begun' : `${done} are done`}>
           {steps.length}
