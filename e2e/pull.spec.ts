@@ -168,6 +168,29 @@ test('the ticket tells what awaits at the bench, step by step', async ({ page })
   await expect(page.getByRole('link', { name: /bench/ })).toBeVisible();
 });
 
+test('what is no event of a bench is refused, and nothing of it is kept', async ({ request }) => {
+  const post = (data: string, type: string) =>
+    request.post('/bench/402/events', { data, headers: { 'content-type': type } });
+  const event = {
+    id: '7c5f6a0e-4a52-4c8e-9f0e-4d6c2b1a0f11',
+    bench: '7c5f6a0e-4a52-4c8e-9f0e-4d6c2b1a0f12',
+    plan: 'a',
+    at: '2026-11-25T10:00:00.000Z',
+    done: 3,
+    deed: { kind: 'step' },
+  };
+  const sound = JSON.stringify({ known: 0, events: [event] });
+  expect((await post(sound, 'text/plain')).status()).toBe(415);
+  expect((await post('{"known":', 'application/json')).status()).toBe(400);
+  const odd = JSON.stringify({ known: 0, events: [event, { ...event, done: -1 }] });
+  expect((await post(odd, 'application/json')).status()).toBe(400);
+  expect(
+    (await request.post('/bench/99999/events', { data: { known: 0, events: [] } })).status(),
+  ).toBe(404);
+  const answer = await request.post('/bench/402/events', { data: { known: 7, events: [] } });
+  expect(await answer.json()).toEqual({ closed: false, events: [] });
+});
+
 test('practice asks, marks with the reason, and lists the mistakes', async ({ page }) => {
   await page.goto('/practice');
   await page.getByRole('link', { name: 'Ostrevan Heron 100' }).click();

@@ -23,6 +23,9 @@ export async function POST(
   request: Request,
   { params }: RouteContext<'/bench/[number]/events'>,
 ): Promise<Response> {
+  // Another site can send text unasked, but not this type.
+  if (request.headers.get('content-type') !== 'application/json')
+    return new Response('Events of a bench are sent as JSON.', { status: 415 });
   const read = sentSchema.safeParse(await request.json().catch(() => undefined));
   if (!read.success) return new Response('These are no events of a bench.', { status: 400 });
   const number = routeNumber((await params).number);
