@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { header, kept, readyJob, spaceTo, step, toBench } from './at-the-bench';
+import { header, kept, readyJob, spaceTo, step } from './at-the-bench';
 import { fact, own, sentence } from './bench';
 
 const HEAD = `ws://127.0.0.1:${process.env.ORTHOTENS_HEAD_PORT ?? '3700'}`;
@@ -33,7 +33,10 @@ test('a machine is checked, its correction applied, and its head pulls, slips an
   await expect(page.getByText('Next check in 30 days')).toBeVisible();
 
   const number = await readyJob(page, 'Ostrevan Heron 100', 'Threllan Lull', '24/23 kg', machine);
-  await toBench(page, number);
+  await page.goto(`/tickets/${number}/pull`);
+  await page.getByRole('link', { name: 'Go to the bench' }).click();
+  await page.waitForURL(/\/bench\/\d+$/);
+  await expect(page.getByRole('button', { name: '. pause' })).toBeEnabled();
   await spaceTo(page, 0, 5);
   await expect(step(page)).toContainText('Pull M1R');
   const head = page.getByRole('region', { name: 'Tension head' });

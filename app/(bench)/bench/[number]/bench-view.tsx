@@ -103,7 +103,7 @@ export function BenchView(props: BenchViewProps) {
   };
   useKeys(keys, bench.ready && !closed && panel === undefined);
 
-  const next = steps[done + 1];
+  const next = steps[log.paused || wayOut ? done : done + 1];
   const soon = coveredSoon(steps, done);
   const blocked = !bench.ready || closed;
   return (

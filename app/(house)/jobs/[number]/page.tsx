@@ -168,24 +168,26 @@ function AtTheBench({
       ))}
       <details>
         <summary className="cursor-pointer underline">Every pull</summary>
-        <table className="figure mt-1">
-          <thead>
-            <tr className="label text-left">
-              <th className="pr-5 font-normal">string</th>
-              <th className="pr-5 font-normal">asked</th>
-              <th className="font-normal">pulled</th>
-            </tr>
-          </thead>
-          <tbody>
-            {pulls.map(({ string, askedN, pulledN }) => (
-              <tr key={string}>
-                <td className="pr-5">{string}</td>
-                <td className="pr-5">{formatTension(askedN, unit)}</td>
-                <td>{pulledN === null ? '–' : formatTension(pulledN, unit)}</td>
+        <div className="max-h-72 overflow-y-auto" tabIndex={0}>
+          <table className="figure mt-1">
+            <thead>
+              <tr className="label text-left">
+                <th className="pr-5 font-normal">string</th>
+                <th className="pr-5 font-normal">asked</th>
+                <th className="font-normal">pulled</th>
               </tr>
-            ))}
-          </tbody>
-        </table>
+            </thead>
+            <tbody>
+              {pulls.map(({ string, askedN, pulledN }) => (
+                <tr key={string}>
+                  <td className="pr-5">{string}</td>
+                  <td className="pr-5">{formatTension(askedN, unit)}</td>
+                  <td>{pulledN === null ? '–' : formatTension(pulledN, unit)}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </div>
       </details>
     </Fact>
   );

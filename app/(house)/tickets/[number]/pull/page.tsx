@@ -77,9 +77,10 @@ export default async function PullStation({ params }: PageProps<'/tickets/[numbe
         <Fact name="Start of the crosses">{schoolWords(house, 'firstCrosses')}</Fact>
       </Facts>
       <p className="mt-6 flex flex-wrap items-baseline gap-6">
-        <Link href={`/bench/${ticket.number}`} className="bg-ink text-paper px-5 py-2 font-medium">
+        {/* A page of its own: only the bench may talk to a tension head, and that is settled when it loads. */}
+        <a href={`/bench/${ticket.number}`} className="bg-ink text-paper px-5 py-2 font-medium">
           {done === 0 ? 'Go to the bench' : 'Go on at the bench'}
-        </Link>
+        </a>
         <Link href={`/tickets/${ticket.number}/hand-over`} className="underline">
           To the hand-over
         </Link>
