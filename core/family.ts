@@ -13,6 +13,10 @@ export type Family = z.infer<typeof familySchema>;
 
 export const FAMILIES: readonly Family[] = familySchema.options;
 
+/** Soft strings are stretched and advised alike; monofilament and aramid are not among them. */
+export const isSoftFamily = (family: Family): boolean =>
+  family !== 'monofilament' && family !== 'aramid';
+
 /** The section of a string: anything but round is for bite, not for life. */
 export const shapeSchema = z.enum(['round', 'angular', 'textured']);
 export type Shape = z.infer<typeof shapeSchema>;

@@ -1,6 +1,6 @@
 /** Questions on which good stringers differ, and where a workshop stands on each. */
 import { z } from 'zod';
-import type { Family } from './family';
+import { isSoftFamily, type Family } from './family';
 import type { Sport } from './sport';
 import { newtons } from './units';
 
@@ -289,11 +289,9 @@ export function crossesStep(
   }
 }
 
-const STRETCHED: readonly Family[] = ['natural gut', 'multifilament', 'synthetic gut'];
-
 /** Whether the house stretches a string of this family before it goes in. */
 export const preStretches = ({ preStretch }: HouseRules, family: Family): boolean =>
-  preStretch === 'every string' || (preStretch === 'gut and nylon' && STRETCHED.includes(family));
+  preStretch === 'every string' || (preStretch === 'gut and nylon' && isSoftFamily(family));
 
 const schoolOn = <Q extends HouseQuestionName>(house: Pick<HouseRules, Q>, question: Q) =>
   (HOUSE_QUESTIONS[question].schools as Readonly<Record<string, School>>)[house[question]];

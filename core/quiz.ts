@@ -2,6 +2,7 @@
 import type { Bed } from './bed';
 import type { BenchCustom, BenchStep } from './bench-plan';
 import { schoolWords, USUAL_HOUSE } from './house-rules';
+import { otherSide } from './pattern';
 import { isMain, placeName, type HolePlace } from './segments';
 import type { Sequence } from './sequence';
 import { inTensionUnit, newtons, type TensionUnit } from './units';
@@ -119,10 +120,9 @@ function nearPlaces(bed: Bed, { hole, side }: HolePlace): readonly string[] {
   const near = bed.holes.filter(
     (other) => Math.abs(other.number - hole.number) <= 1 && other !== hole,
   );
-  const other = side === 'left' ? 'right' : 'left';
   return [
     ...near.filter(({ end }) => end === hole.end).map((each) => placeName({ hole: each, side })),
-    placeName({ hole, side: other }),
+    placeName({ hole, side: otherSide(side) }),
     ...near.filter(({ end }) => end !== hole.end).map((each) => placeName({ hole: each, side })),
   ];
 }

@@ -71,6 +71,7 @@ it('what is said at a step does not move the bench, and all of it comes back as 
   await house.bench.keep(ticket.id, sent);
   expect(await house.bench.done(ticket.id)).toBe(3);
   expect(await house.bench.events(ticket.id)).toEqual(sent);
+  expect(await house.bench.count(ticket.id)).toBe(4);
   await house.bench.keep(ticket.id, [
     event(1, { kind: 'mishap', mishap: 'wrong hole', string: 'M2R', way: 'Go back' }),
   ]);
@@ -83,6 +84,7 @@ it('belongs to its workshop, and to a ticket that is there', async () => {
   await house.bench.keep(ticket.id, [event(5)]);
   expect(await other.bench.done(ticket.id)).toBe(0);
   expect(await other.bench.events(ticket.id)).toEqual([]);
+  expect(await other.bench.count(ticket.id)).toBe(0);
   await expect(other.bench.keep(ticket.id, [event(6)])).rejects.toThrow();
   await expect(house.bench.keep(ticket.id, [event(-1)])).rejects.toThrow();
   expect((await progress(house, ticket.id)).done).toBe(5);

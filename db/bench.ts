@@ -21,6 +21,9 @@ export function benchOf(db: Connection, workshopId: string) {
           .onConflictDoNothing();
     },
 
+    /** How many events of a ticket are kept. */
+    count: (ticketId: string): Promise<number> => db.$count(benchEvents, of(ticketId)),
+
     /** All events of a ticket, in the order in which they arrived. */
     async events(ticketId: string): Promise<BenchEvent[]> {
       const rows = await db

@@ -1,7 +1,7 @@
 'use client';
 
 import clsx from 'clsx';
-import { useMemo, type ReactNode } from 'react';
+import { memo, useMemo, type ReactNode } from 'react';
 import type { Bed } from '@/core/bed';
 import type { BenchStep } from '@/core/bench-plan';
 import { sideOf } from '@/core/pull-order';
@@ -10,6 +10,9 @@ import { strungAfter, type Sequence } from '@/core/sequence';
 import { inTensionUnit, type LengthSystem, type TensionUnit } from '@/core/units';
 import { BedDrawing } from '@/ui/bed/bed-drawing';
 import { useLowLight } from './use-low-light';
+
+/** A head is read twenty times a second; the bed is drawn anew only when a step changes it. */
+const Drawing = memo(BedDrawing);
 
 interface BenchFrameProps {
   readonly title: ReactNode;
@@ -64,9 +67,15 @@ export function BenchFrame({
   );
   // The first crosses may come out of turn.
   const inTurn = drawn.every((string, i) => path.order[i] === string);
-  const shown = inTurn
-    ? knotted
-    : { ...knotted, order: [...drawn, ...path.order.filter((each) => !drawn.includes(each))] };
+  const turns = drawn.join();
+  const shown = useMemo(() => {
+    if (inTurn) return knotted;
+    const first = turns.split(',');
+    return {
+      ...knotted,
+      order: [...first, ...knotted.order.filter((each) => !first.includes(each))],
+    };
+  }, [inTurn, knotted, turns]);
   return (
     <main className="bg-paper text-ink grid h-dvh grid-rows-[auto_1fr_auto] gap-2 px-6 py-3">
       <header className="border-hair flex flex-wrap items-baseline gap-x-5 border-b pb-1">
@@ -86,7 +95,7 @@ export function BenchFrame({
         </section>
         {/* Keys belong to the steps here, so the drawing takes none. */}
         <div inert className="min-h-0">
-          <BedDrawing
+          <Drawing
             bed={bed}
             path={shown}
             strung={drawn.length}

@@ -1,5 +1,5 @@
 /** What a rule of advice is made of. A rule is data and a few small pure functions; adding one touches one file. */
-import type { Family, Shape } from '../family';
+import { isSoftFamily, type Family, type Shape } from '../family';
 import type { FrameSpec } from '../frame';
 import type { HouseQuestionName, HouseRules } from '../house-rules';
 import type { Sport } from '../sport';
@@ -109,8 +109,7 @@ export interface Translation extends RuleFacts {
 export const HALF_STEP_N = newtons(0.5, 'kg');
 export const STEP_N = newtons(1, 'kg');
 
-export const isSoft = ({ family }: StringClass): boolean =>
-  family !== 'monofilament' && family !== 'aramid';
+export const isSoft = ({ family }: StringClass): boolean => isSoftFamily(family);
 export const isMonofilament = ({ family }: StringClass): boolean => family === 'monofilament';
 
 /** A soft string beside a monofilament, whichever way round. */

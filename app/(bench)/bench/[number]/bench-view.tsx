@@ -198,7 +198,7 @@ export function BenchView(props: BenchViewProps) {
             head.release();
             setByHand(!byHand);
           }}
-          first={![...log.pulled.keys()].some((at) => at < done)}
+          first={log.pulled.size === 0}
         />
       )}
       <div className="mt-auto pt-2">
@@ -223,17 +223,17 @@ export function BenchView(props: BenchViewProps) {
         keep={(text) => note(log.done, { kind: 'note', text })}
         notes={log.notes.map(({ step: at, text }) => ({ at: steps[at]?.words ?? '', text }))}
       />
-      <MishapPanel
-        key={`${done} ${panel ?? ''}`}
-        open={panel === 'mishap'}
-        close={() => setPanel(undefined)}
-        sequence={sequence}
-        done={done}
-        take={(mishap, string, way) => {
-          if (head.phase !== 'rest') head.release();
-          note(way.done, { kind: 'mishap', mishap, string, way: way.title });
-        }}
-      />
+      {panel === 'mishap' && (
+        <MishapPanel
+          close={() => setPanel(undefined)}
+          sequence={sequence}
+          done={done}
+          take={(mishap, string, way) => {
+            if (head.phase !== 'rest') head.release();
+            note(way.done, { kind: 'mishap', mishap, string, way: way.title });
+          }}
+        />
+      )}
     </BenchFrame>
   );
 }

@@ -15,7 +15,6 @@ import { formatTension, type TensionUnit } from '@/core/units';
 import { BenchPanel } from './bench-panel';
 
 interface MishapPanelProps {
-  readonly open: boolean;
   readonly close: () => void;
   readonly sequence: Sequence;
   readonly done: number;
@@ -23,7 +22,7 @@ interface MishapPanelProps {
 }
 
 /** What went wrong, with which string, and the ways out of it; digits choose. */
-export function MishapPanel({ open, close, sequence, done, take }: MishapPanelProps) {
+export function MishapPanel({ close, sequence, done, take }: MishapPanelProps) {
   const [mishap, setMishap] = useState<Mishap>();
   const [string, setString] = useState(() => stringInHand(sequence, done));
   const inHand = sequence.steps[done]?.string;
@@ -43,7 +42,7 @@ export function MishapPanel({ open, close, sequence, done, take }: MishapPanelPr
   return (
     <BenchPanel
       title={mishap === undefined ? 'What happened?' : MISHAP_WORDS[mishap]}
-      open={open}
+      open
       close={close}
     >
       <div

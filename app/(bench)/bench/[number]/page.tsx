@@ -18,7 +18,7 @@ export default async function BenchPage({ params }: PageProps<'/bench/[number]'>
       Back to the ticket
     </Link>
   );
-  const sequence = await sequenceOf(open);
+  const sequence = await sequenceOf(ticket.number);
   if (!sequence?.ok || !study?.bed || !setup)
     return (
       <main className="p-6">

@@ -38,7 +38,8 @@ export interface Setup {
   readonly tension: TicketTension;
 }
 
-export interface OpenTicket {
+/** A ticket with what belongs to it, before anybody asks how far the bench is. */
+interface FoundTicket {
   readonly workshop: Workshop;
   readonly now: string;
   readonly ticket: ListedTicket;
@@ -51,8 +52,6 @@ export interface OpenTicket {
   readonly choice: PathChoice | undefined;
   /** Steps that are done at the bench. */
   readonly stepsDone: number;
-  /** Every step at the bench is done. */
-  readonly strungWhole: boolean;
   /** The machine that the cut is for; undefined for any. */
   readonly machine: Machine | undefined;
   /** Of the workshop, with the gripper of the machine that the cut is for. */
@@ -61,11 +60,15 @@ export interface OpenTicket {
   readonly unit: TensionUnit;
 }
 
-/** A ticket with everything its stations need. Shared by the layout and the page of one request. */
-export const openTicket = cache(async (numberText: string): Promise<OpenTicket> => {
+export interface OpenTicket extends FoundTicket {
+  /** Every step at the bench is done. */
+  readonly strungWhole: boolean;
+}
+
+const findTicket = cache(async (number: number): Promise<FoundTicket> => {
   const { workshop, tickets, clients, rackets, frames, strings, machines, bench } =
     await openWorkshop();
-  const ticket = await tickets.get(routeNumber(numberText));
+  const ticket = await tickets.get(number);
   if (!ticket) notFound();
   const [client, racket, frame, mainString, crossString, machine] = await Promise.all([
     clients.get(ticket.clientId),
@@ -88,7 +91,7 @@ export const openTicket = cache(async (numberText: string): Promise<OpenTicket> 
     : undefined;
   const study = frame && studyFrame(frame.spec);
   const choice = study?.bed && setup && plannedChoice(ticket, study.bed, isHybrid(setup));
-  const open: Omit<OpenTicket, 'strungWhole'> = {
+  return {
     workshop,
     now: wallTime(new Date(), workshop.timeZone),
     ticket,
@@ -105,13 +108,15 @@ export const openTicket = cache(async (numberText: string): Promise<OpenTicket> 
       : workshop.cutAssumptions,
     unit: client.tensionUnit ?? workshop.tensionUnit,
   };
-  return { ...open, strungWhole: await isStrungWhole(open) };
 });
 
-async function isStrungWhole(open: Omit<OpenTicket, 'strungWhole'>): Promise<boolean> {
-  const sequence = open.stepsDone > 0 ? await sequenceOf(open) : undefined;
-  return sequence?.ok === true && open.stepsDone >= sequence.value.steps.length;
-}
+/** A ticket with everything its stations need. Shared by the layout and the page of one request. */
+export const openTicket = cache(async (numberText: string): Promise<OpenTicket> => {
+  const found = await findTicket(routeNumber(numberText));
+  const sequence = found.stepsDone > 0 ? await sequenceOf(found.ticket.number) : undefined;
+  const strungWhole = sequence?.ok === true && found.stepsDone >= sequence.value.steps.length;
+  return { ...found, strungWhole };
+});
 
 function plannedChoice(ticket: ListedTicket, bed: Bed, hybrid: boolean): PathChoice | undefined {
   const { method, shortSide, crossStart } = ticket;
@@ -120,9 +125,8 @@ function plannedChoice(ticket: ListedTicket, bed: Bed, hybrid: boolean): PathCho
 }
 
 /** The sequence at the bench by the rules of the house, or why there is none; nothing while a station before it is open. */
-export async function sequenceOf(
-  open: Omit<OpenTicket, 'strungWhole'>,
-): Promise<Result<Sequence> | undefined> {
+export const sequenceOf = cache(async (number: number): Promise<Result<Sequence> | undefined> => {
+  const open = await findTicket(number);
   const { ticket, study, setup, choice, machine } = open;
   const plan = await plannedCut(open);
   if (!study?.bed || !setup || !choice || !plan || !ticket.cutFrom) return undefined;
@@ -148,19 +152,19 @@ export async function sequenceOf(
       ),
     ),
   });
-}
+});
+
+const learntOn = cache(async ({ id, sport }: Frame): Promise<Learnt> => {
+  const { tickets } = await openWorkshop();
+  return learnFrom(await tickets.pastPieces(sport), id);
+});
 
 /** What past jobs teach about the next cut on this ticket's frame. */
-export async function learntFor({ frame }: Pick<OpenTicket, 'frame'>): Promise<Learnt> {
-  if (!frame) return {};
-  const { tickets } = await openWorkshop();
-  return learnFrom(await tickets.pastPieces(frame.sport), frame.id);
-}
+export const learntFor = async ({ frame }: Pick<FoundTicket, 'frame'>): Promise<Learnt> =>
+  frame ? learntOn(frame) : {};
 
 /** The cut as it was planned, with what past jobs teach; nothing while a station before it is open. */
-export async function plannedCut(
-  open: Omit<OpenTicket, 'strungWhole'>,
-): Promise<CutPlan | undefined> {
+export async function plannedCut(open: FoundTicket): Promise<CutPlan | undefined> {
   const { study, setup, choice, assumptions } = open;
   if (!study?.bed || !setup || !choice) return undefined;
   const { mains, crosses } = setup;

@@ -34,10 +34,11 @@ export async function POST(
     const ticket = await tickets.get(number);
     if (!ticket) return undefined;
     if (!ticket.closedAt) await bench.keep(ticket.id, read.data.events);
-    const events = await bench.events(ticket.id);
+    // A bench asks every two seconds, and mostly nothing is new.
+    const news = (await bench.count(ticket.id)) !== read.data.known;
     return {
       closed: ticket.closedAt !== null,
-      ...(events.length !== read.data.known && { events }),
+      ...(news && { events: await bench.events(ticket.id) }),
     };
   });
   return answer ? Response.json(answer) : new Response('There is no such ticket.', { status: 404 });

@@ -49,7 +49,7 @@ function recordOf(
 
 /** What the events at the bench leave; null when it was strung without the bench view. */
 async function atTheBench(open: OpenTicket): Promise<BenchRecord | null> {
-  const sequence = await sequenceOf(open);
+  const sequence = await sequenceOf(open.ticket.number);
   const sport = open.study?.bed?.spec.sport;
   if (!sequence?.ok || !sport) return null;
   const { bench } = await openWorkshop();

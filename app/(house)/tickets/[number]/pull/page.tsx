@@ -32,7 +32,7 @@ function otherPull(
 export default async function PullStation({ params }: PageProps<'/tickets/[number]/pull'>) {
   const open = await openTicket((await params).number);
   const { ticket, setup, study, workshop, machine, stepsDone: done } = open;
-  const sequence = await sequenceOf(open);
+  const sequence = await sequenceOf(ticket.number);
   if (!sequence || !setup || !study?.bed)
     return <Waits number={ticket.number} path="cut" what="the cut" />;
   if (!sequence.ok)
