@@ -1,7 +1,17 @@
 'use client';
 
+import { useRouter } from 'next/navigation';
+import { startTransition } from 'react';
+
 /** Shown when a page cannot be made: nearly always the database is not there. */
 export default function PageFailed({ reset }: { readonly reset: () => void }) {
+  const router = useRouter();
+  // The page comes from the server once more: drawing again what is here would fail again.
+  const again = () =>
+    startTransition(() => {
+      router.refresh();
+      reset();
+    });
   return (
     <main className="mx-auto max-w-prose px-6 py-24">
       <h1 className="figure text-4xl">The records cannot be read just now</h1>
@@ -18,7 +28,7 @@ export default function PageFailed({ reset }: { readonly reset: () => void }) {
       </ol>
       <button
         type="button"
-        onClick={reset}
+        onClick={again}
         className="bg-ink text-paper mt-6 px-5 py-2 font-medium"
       >
         Try again

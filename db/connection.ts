@@ -11,11 +11,30 @@ export interface OpenDatabase {
   readonly close: () => Promise<void>;
 }
 
-export function openDatabase(url: string): OpenDatabase {
-  const pool = new Pool({ connectionString: url, max: 10, connectionTimeoutMillis: 5000 });
-  // An idle connection that dies with its server must not take the process with it: the next
-  // query opens a new one, or fails with a sentence.
-  pool.on('error', (error) => console.error(`Lost an idle database connection: ${error.message}`));
+/** Nobody waits longer than this for a page; a command may. */
+const PATIENCE = {
+  page: {
+    statement_timeout: 10_000,
+    lock_timeout: 4000,
+    idle_in_transaction_session_timeout: 15_000,
+    query_timeout: 12_000,
+  },
+  command: {},
+} as const;
+
+/** Opens a pool: for pages, which give up in time, or for a command, which takes the time it needs. */
+export function openDatabase(url: string, use: keyof typeof PATIENCE = 'page'): OpenDatabase {
+  const pool = new Pool({
+    connectionString: url,
+    max: 10,
+    connectionTimeoutMillis: 5000,
+    ...PATIENCE[use],
+  });
+  // A connection that dies with its server, idle or in the middle of a transaction, must not take the
+  // process with it: the query that waits fails with a sentence, the next one opens another.
+  const lost = ({ message }: Error) => console.error(`Lost a database connection: ${message}`);
+  pool.on('error', lost);
+  pool.on('connect', (client) => client.on('error', lost));
   return { db: drizzle(pool, { schema, casing: 'snake_case' }), close: () => pool.end() };
 }
 

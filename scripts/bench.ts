@@ -209,6 +209,6 @@ const keysAtTheBench = (address: string): Promise<string> =>
   });
 
 ensureChromium();
-const address = await openHouse('orthotens_demo', fillWithDemo);
+const address = await openHouse('demo', fillWithDemo);
 console.log(`\nScrubbing a 22 × 22 cut in Chromium: ${await framesWhileScrubbing(address)}`);
 console.log(`A step of a 22 × 22 at the bench: ${await keysAtTheBench(address)}`);

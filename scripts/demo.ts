@@ -2,5 +2,5 @@ import { fillWithDemo } from '@/db/demo/fill';
 import { openHouse } from './open';
 import { ensureHead } from './stand-in';
 
-await openHouse('orthotens_demo', fillWithDemo);
+await openHouse('demo', fillWithDemo);
 await ensureHead();

@@ -1,6 +1,15 @@
 /** Where the project keeps what it makes on this machine, and small means shared by the commands. */
-import { spawnSync } from 'node:child_process';
-import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { spawn, spawnSync } from 'node:child_process';
+import {
+  existsSync,
+  fchmodSync,
+  mkdirSync,
+  openSync,
+  readFileSync,
+  renameSync,
+  statSync,
+  writeFileSync,
+} from 'node:fs';
 import { createServer } from 'node:net';
 import { join } from 'node:path';
 import type { z } from 'zod';
@@ -16,20 +25,75 @@ export function fail(sentence: string): never {
   process.exit(1);
 }
 
-/** Reads a remembered file of the house, or nothing when it is missing or no longer of that shape. */
-export function remembered<T>(name: string, schema: z.ZodType<T>): T | undefined {
+/** What a file of the house says: nothing is there, it cannot be understood, or its value. */
+export type Recalled<T> =
+  | { readonly state: 'missing' }
+  | { readonly state: 'unreadable' }
+  | { readonly state: 'known'; readonly value: T };
+
+export function recall<T>(name: string, schema: z.ZodType<T>): Recalled<T> {
   const path = join(HOUSE, name);
-  if (!existsSync(path)) return undefined;
+  if (!existsSync(path)) return { state: 'missing' };
   try {
-    return schema.parse(JSON.parse(readFileSync(path, 'utf8')));
+    return { state: 'known', value: schema.parse(JSON.parse(readFileSync(path, 'utf8'))) };
   } catch {
-    return undefined;
+    return { state: 'unreadable' };
   }
 }
 
+/** The same for a file that may be made anew at any time: what cannot be understood counts as nothing. */
+export function remembered<T>(name: string, schema: z.ZodType<T>): T | undefined {
+  const recalled = recall(name, schema);
+  return recalled.state === 'known' ? recalled.value : undefined;
+}
+
+/** Written aside and renamed, so that a crash leaves the old file or the new one, never half of it. */
 export function remember(name: string, value: unknown): void {
   mkdirSync(HOUSE, { recursive: true });
-  writeFileSync(join(HOUSE, name), `${JSON.stringify(value, null, 2)}\n`, { mode: 0o600 });
+  const path = join(HOUSE, name);
+  const aside = `${path}.${process.pid}`;
+  writeFileSync(aside, `${JSON.stringify(value, null, 2)}\n`, { mode: 0o600, flush: true });
+  renameSync(aside, path);
+}
+
+/**
+ * Does `work` while no other command does work under the same name; another one waits for its turn.
+ * The kernel holds the lock for as long as this process lives, so none is ever left behind.
+ */
+export async function alone<T>(name: string, work: () => Promise<T>): Promise<T> {
+  mkdirSync(HOUSE, { recursive: true });
+  const lock = join(HOUSE, `${name}.lock`);
+  const holder = spawn('flock', ['--exclusive', lock, 'sh', '-c', 'echo held; exec cat'], {
+    stdio: ['pipe', 'pipe', 'ignore'],
+  });
+  const waiting = setTimeout(
+    () => console.log('Another start is at work in this house; waiting for it …'),
+    1000,
+  );
+  await new Promise<void>((resolve, reject) => {
+    holder.stdout.once('data', () => resolve());
+    holder.once('error', reject);
+    holder.once('exit', () => reject(new Error(`The lock ${lock} could not be taken.`)));
+  }).finally(() => clearTimeout(waiting));
+  holder.removeAllListeners('exit');
+  try {
+    return await work();
+  } finally {
+    holder.stdin.end();
+    await new Promise((resolve) => holder.once('close', resolve));
+  }
+}
+
+const LOG_MOST_BYTES = 5_000_000;
+
+/** Opens a log to add to, readable by its owner only; a long one is put aside first, and the one before that goes. */
+export function openLog(name: string): number {
+  mkdirSync(HOUSE, { recursive: true });
+  const path = join(HOUSE, name);
+  if (existsSync(path) && statSync(path).size > LOG_MOST_BYTES) renameSync(path, `${path}.1`);
+  const log = openSync(path, 'a', 0o600);
+  fchmodSync(log, 0o600);
+  return log;
 }
 
 const isFree = (port: number): Promise<boolean> =>

@@ -1,29 +1,55 @@
 /** What `npm start` and `npm run demo` have in common: database, build, server, and its address. */
-import { mkdirSync } from 'node:fs';
+import { join } from 'node:path';
+import { makeBackup, refusalOf } from '@/db/backup/backup';
 import { openDatabase, type Database } from '@/db/connection';
-import { migrateDatabase } from '@/db/migrate';
+import { migrateDatabase, migratesRecords } from '@/db/migrate';
+import { backupPlace } from './backups';
 import { ensureBuild } from './build';
-import { workDatabase } from './cluster';
-import { fail, HOUSE } from './house';
-import { ensureServer, stopServer } from './server';
+import { workDatabase } from './databases';
+import { alone, fail } from './house';
+import { ensureServer, stopForBuild, type Served } from './server';
 
-export async function openHouse(
-  name: 'orthotens' | 'orthotens_demo',
+/** Brings a database up to date; one with records is backed up before anything in it changes. */
+export async function bringUpToDate(
+  address: string,
   fill: (db: Database) => Promise<void>,
-): Promise<string> {
-  mkdirSync(HOUSE, { recursive: true });
-  const url = await workDatabase(name);
-  const { db, close } = openDatabase(url);
+): Promise<void> {
+  const { db, close } = openDatabase(address, 'command');
   try {
+    if (await migratesRecords(db)) {
+      const { folder, tools } = backupPlace(address);
+      const file = join(
+        folder,
+        `before-migration-${new Date().toISOString().slice(0, 19).replaceAll(':', '-')}.backup`,
+      );
+      await makeBackup(address, file, tools);
+      console.log(`The tables change with this version; a backup of before is ${file}`);
+    }
     await migrateDatabase(db);
     await fill(db);
+  } catch (error) {
+    fail(
+      `The database could not be brought up to date: ${refusalOf(error) ?? causeOf(error)}. What was in it is as it was.`,
+    );
   } finally {
     await close();
   }
-  // A server must not be left serving pages from under a build.
-  const { good, madeFrom } = await ensureBuild('.next', stopServer);
-  if (!good) fail('The build failed; the lines above say why.');
-  const address = await ensureServer(url, madeFrom);
-  console.log(`Orthotens is at ${address}   (npm run stop ends it)`);
-  return address;
 }
+
+/** The last cause of an error in its own words, without the statement that it was met in. */
+function causeOf(error: unknown): string {
+  let last = error;
+  while (last instanceof Error && last.cause !== undefined) last = last.cause;
+  return last instanceof Error ? last.message : String(last);
+}
+
+export const openHouse = (served: Served, fill: (db: Database) => Promise<void>): Promise<string> =>
+  alone('start', async () => {
+    const address = await workDatabase(served);
+    await bringUpToDate(address, fill);
+    const { good, madeFrom } = await ensureBuild('.next', () => stopForBuild(served));
+    if (!good) fail('The build failed; the lines above say why.');
+    const url = await ensureServer(served, address, madeFrom);
+    console.log(`Orthotens is at ${url}   (npm run stop ends it)`);
+    return url;
+  });

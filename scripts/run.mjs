@@ -23,13 +23,26 @@ function run(command, args, stdio = 'inherit') {
   return status ?? 1;
 }
 
-if (!existsSync(stamp) || readFileSync(stamp, 'utf8') !== lock) {
+const isInstalled = () => existsSync(stamp) && readFileSync(stamp, 'utf8') === lock;
+
+function install() {
+  // Another command may have installed while this one waited.
+  if (isInstalled()) return 0;
   // On the error stream: what a command prints belongs to that command alone.
   console.error('Installing packages …');
-  const install = ['ci', '--include=dev', '--no-audit', '--no-fund', '--loglevel=error'];
-  const status = run('npm', install, ['inherit', process.stderr, 'inherit']);
+  const args = ['ci', '--include=dev', '--no-audit', '--no-fund', '--loglevel=error'];
+  const status = run('npm', args, ['inherit', process.stderr, 'inherit']);
+  if (status === 0) writeFileSync(stamp, lock);
+  return status;
+}
+
+if (process.argv[2] === '--install') process.exit(install());
+if (!isInstalled()) {
+  // Two commands at once on a fresh clone: the kernel lets one install, and the other waits.
+  const self = fileURLToPath(import.meta.url);
+  const lockFile = join(root, 'package-lock.json');
+  const status = run('flock', [lockFile, process.execPath, self, '--install']);
   if (status !== 0) process.exit(status);
-  writeFileSync(stamp, lock);
 }
 
 const [command, ...args] = process.argv.slice(2);

@@ -1,10 +1,9 @@
 /** Starts the stand-in head in the background for the demo, and stops it again. */
 import { spawn } from 'node:child_process';
-import { openSync } from 'node:fs';
 import { join } from 'node:path';
 import { z } from 'zod';
 import { HEAD_GREETING } from './head-server';
-import { HOUSE, pause, processAlive, remember, remembered, ROOT } from './house';
+import { openLog, pause, processAlive, remember, remembered, ROOT } from './house';
 
 /** Where the demo's machine looks for its head. */
 export const HEAD_PORT = 3411;
@@ -25,7 +24,7 @@ async function answers(): Promise<boolean> {
 /** Makes sure that a head answers; without one every machine is worked by hand, so nothing fails. */
 export async function ensureHead(): Promise<void> {
   if (await answers()) return;
-  const log = openSync(join(HOUSE, 'head.log'), 'a');
+  const log = openLog('head.log');
   const child = spawn(
     process.execPath,
     ['--import', 'tsx', join(ROOT, 'scripts', 'head.ts'), String(HEAD_PORT)],

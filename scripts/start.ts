@@ -1,3 +1,3 @@
 import { openHouse } from './open';
 
-await openHouse('orthotens', async () => undefined);
+await openHouse('workshop', async () => undefined);

@@ -6,8 +6,10 @@ import { z } from 'zod';
 import { openDatabase } from '@/db/connection';
 import { fillWithDemo } from '@/db/demo/fill';
 import { migrateDatabase } from '@/db/migrate';
+import { backupPlace } from './backups';
 import { ensureBuild } from './build';
-import { testDatabase } from './cluster';
+import { serverPrograms } from './cluster';
+import { testDatabase } from './databases';
 import { CHROMIUM, ensureChromium, freePort, HOUSE, ROOT } from './house';
 
 const UNIT_REPORT = join(HOUSE, 'unit-tests.json');
@@ -91,7 +93,7 @@ function report<T>(path: string, schema: z.ZodType<T>): T | undefined {
 }
 
 async function unitTests(): Promise<Count> {
-  const url = await testDatabase('unit');
+  const url = await testDatabase('unit tests');
   rmSync(UNIT_REPORT, { force: true });
   console.log('\n── unit tests');
   const ran = run(
@@ -107,8 +109,8 @@ async function unitTests(): Promise<Count> {
 
 async function interfaceTests(): Promise<Count> {
   ensureChromium();
-  const url = await testDatabase('interface');
-  const { db, close } = openDatabase(url);
+  const url = await testDatabase('interface tests');
+  const { db, close } = openDatabase(url, 'command');
   await migrateDatabase(db)
     .then(() => fillWithDemo(db))
     .finally(close);
@@ -120,6 +122,8 @@ async function interfaceTests(): Promise<Count> {
     DATABASE_URL: url,
     ORTHOTENS_BUILD: '.next-test',
     ORTHOTENS_PORT: String(port),
+    ORTHOTENS_BACKUPS: backupPlace(url).folder,
+    ...(serverPrograms() && { ORTHOTENS_PROGRAMS: serverPrograms() }),
     ORTHOTENS_HEAD_PORT: String(headPort),
     ORTHOTENS_CHROMIUM: CHROMIUM,
     PLAYWRIGHT_JSON_OUTPUT_FILE: INTERFACE_REPORT,

@@ -1,4 +1,4 @@
 export const dynamic = 'force-dynamic';
 
-/** Says that the server is up and that it is this one; the start commands wait for it. */
-export const GET = (): Response => new Response('orthotens');
+/** Says that the server is up and which start it is of; the start commands wait for it. */
+export const GET = (): Response => new Response(`orthotens ${process.env.ORTHOTENS_RUN ?? ''}`);

@@ -1,6 +1,7 @@
 import type { Metadata } from 'next';
 import Link from 'next/link';
 import { openWorkshop } from '@/db/workshop';
+import { BackupFact } from './backup-fact';
 import { saveWorkshop } from './actions';
 import { workshopEntryOf } from './workshop-entry';
 import { WorkshopForm } from './workshop-form';
@@ -20,6 +21,7 @@ export default async function WorkshopPage() {
           Machines
         </Link>
       </div>
+      <BackupFact />
       <WorkshopForm
         key={workshop.version}
         name={`workshop ${workshop.version}`}

@@ -1,0 +1,35 @@
+/** How the backups stand, in words for the Workshop page. */
+import { formatDistanceStrict } from 'date-fns';
+import type { BackupState } from './daily';
+
+const WARN_AFTER_MS = 2 * 24 * 60 * 60_000;
+
+export interface BackupWords {
+  readonly words: string;
+  /** More to say: what failed, where else it goes. */
+  readonly note: string | undefined;
+  /** Two days without a proven backup, or none at all. */
+  readonly overdue: boolean;
+}
+
+export function backupWords(
+  { proven, failure, second, secondFailure }: BackupState,
+  now: Date,
+): BackupWords {
+  const age = proven ? now.getTime() - Date.parse(proven.made) : Infinity;
+  const notes = [
+    failure === null ? undefined : `The latest try: ${failure}`,
+    second === null ? 'Not kept in a second folder: npm run backup -- --also FOLDER' : undefined,
+    second !== null && secondFailure !== null
+      ? `The copy to ${second} failed: ${secondFailure}`
+      : undefined,
+    second !== null && secondFailure === null ? `Also in ${second}` : undefined,
+  ].filter((note) => note !== undefined);
+  return {
+    words: proven
+      ? `${formatDistanceStrict(Date.parse(proven.made), now)} old, proven`
+      : 'None is proven yet: the first is made soon after the start',
+    note: notes.join(' · ') || undefined,
+    overdue: proven ? age > WARN_AFTER_MS : failure !== null,
+  };
+}

@@ -1,0 +1,18 @@
+/** Runs once when the server starts. */
+export async function register(): Promise<void> {
+  if (process.env.NEXT_RUNTIME !== 'nodejs') return;
+  const { keepLogShort, quietErrors } = await import('./scripts/server-log');
+  quietErrors();
+  const { ORTHOTENS_BACKUPS: folder, ORTHOTENS_LOG: log, DATABASE_URL: address } = process.env;
+  if (log) keepLogShort(log);
+  if (!folder || !address) return;
+  const { backUpDaily } = await import('./db/backup/daily');
+  backUpDaily({
+    address,
+    folder,
+    tools: {
+      programs: process.env.ORTHOTENS_PROGRAMS,
+      application: process.env.ORTHOTENS_VERSION ?? '',
+    },
+  });
+}
