@@ -5,6 +5,9 @@ import type { FormAnswer } from '@/ui/form/result';
 
 export const refused = (notice: string): FormAnswer => ({ ok: false, notice });
 
+/** The refusal of an action that answers with a sentence or with nothing. */
+export const said = (sentence: string): string | void => sentence;
+
 /** Each field's first sentence from a failed reading. */
 export function misread(error: z.ZodError): FormAnswer {
   const problems: Record<string, string> = {};
@@ -16,7 +19,7 @@ export function misread(error: z.ZodError): FormAnswer {
 export function answerTo(saved: Saved, what: string, go?: string): FormAnswer {
   if (saved === 'changed')
     return refused(
-      `This ${what} was changed in another tab or on another device meanwhile. Nothing of yours was saved. Reload to see the change; what you typed stays here until then.`,
+      `This ${what} was changed in another tab or on another device meanwhile. Nothing of yours was saved. Reload to see the change: what you typed is put over it.`,
     );
   if (saved === 'gone')
     return refused(

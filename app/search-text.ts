@@ -1,5 +1,10 @@
-/** The `find` of an address, as one plain text. */
+import { textIn } from '@/core/reading';
+
+/** What is looked for: one short plain text. */
+export const searchIn = textIn.overwrite((text) => text.slice(0, 100).trim());
+
+/** The `find` of an address. */
 export function searchText(parameters: Record<string, string | string[] | undefined>): string {
   const { find } = parameters;
-  return (Array.isArray(find) ? find[0] : find)?.slice(0, 100).replaceAll('\0', '').trim() ?? '';
+  return searchIn.parse((Array.isArray(find) ? find[0] : find) ?? '');
 }

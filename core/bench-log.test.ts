@@ -2,12 +2,14 @@ import { describe, expect, it } from 'vitest';
 import { benchEventSchema, benchLog, planKey, type BenchEvent, type Deed } from './bench-log';
 import { benchPlan, FRAME, sequenceFor } from './testing/bench-job';
 
+const PLAN = '0badcafe';
+const START = Date.UTC(2026, 10, 25, 9);
 const ID = '00000000-0000-4000-8000-000000000000';
 const at = (minutes: number, done: number, deed: Deed = { kind: 'step' }): BenchEvent => ({
   id: ID,
   bench: ID,
-  plan: 'a',
-  at: new Date(minutes * 60_000).toISOString(),
+  plan: PLAN,
+  at: new Date(START + minutes * 60_000).toISOString(),
   done,
   deed,
 });
@@ -27,7 +29,7 @@ describe('the log of a job', () => {
     ]);
     expect(log.done).toBe(2);
     expect([...log.pulled]).toEqual([[1, 231]]);
-    expect(log.plan).toBe('a');
+    expect(log.plan).toBe(PLAN);
   });
 
   it('times each step without pauses, nights and reloads', () => {
@@ -74,6 +76,22 @@ describe('the log of a job', () => {
     expect(benchLog([at(2, 4, mishap), at(3, 4, { kind: 'resume' })]).amiss).toBeUndefined();
   });
 
+  it('keeps apart what was gone through from what was leapt over, and forgets what was taken back', () => {
+    const kept = (...done: readonly number[]) => [
+      ...benchLog(done.map((each, i) => at(i, each))).kept.keys(),
+    ];
+    expect(kept(1, 2, 3, 2)).toEqual([0, 1]);
+    // One event that says that all is done is no proof that anything was.
+    expect(kept(56)).toEqual([]);
+    expect(kept(1, 2, 5, 6)).toEqual([0, 1, 5]);
+    expect(kept(1, 2, 1, 2)).toEqual([0, 1]);
+  });
+
+  it('a bench that goes on after a pause moves nothing, however old its count is', () => {
+    const log = benchLog([at(0, 1), at(1, 2), at(2, 1, { kind: 'resume' })]);
+    expect(log).toMatchObject({ done: 2, paused: false });
+  });
+
   it('is the same when two benches do the same step', () => {
     expect(benchLog([at(0, 1), at(1, 2), at(1, 2)])).toEqual(benchLog([at(0, 1), at(1, 2)]));
   });
@@ -86,12 +104,23 @@ it('what a browser sends is read with care', () => {
     { ...sent, done: -1 },
     { ...sent, done: 1.5 },
     { ...sent, at: 'now' },
+    { ...sent, at: '0000-01-01T00:00:00Z' },
+    { ...sent, at: '9999-12-31T23:59:59Z' },
+    { ...sent, plan: 'a\u0000bcdefa' },
+    { ...sent, plan: 'the same plan' },
+    { ...sent, deed: { kind: 'mishap', mishap: 'string broke', string: 'X9', way: '' } },
     { ...sent, id: 'x' },
     { ...sent, deed: { kind: 'note', text: ' ' } },
     { ...sent, deed: { kind: 'step', pulledN: -4 } },
     { ...sent, deed: { kind: 'leap' } },
   ])
     expect(benchEventSchema.safeParse(wrong).success).toBe(false);
+  // What no database keeps is taken out of a note, and the note stays.
+  const note = { kind: 'note', text: 'worn\u0000 at 5H \ud83c' };
+  expect(benchEventSchema.parse({ ...sent, deed: note }).deed).toEqual({
+    kind: 'note',
+    text: 'worn at 5H \ufffd',
+  });
 });
 
 it('a plan that differs in any step has another key', () => {

@@ -2,10 +2,20 @@
 import { z } from 'zod';
 import type { BenchStep } from './bench-plan';
 import { mishapSchema } from './mishap';
+import { textIn } from './reading';
 import { placeName } from './segments';
 
 /** Longest note, in characters; enough for a few sentences. */
 export const NOTE_MOST = 500;
+
+/** `M3L`, `C12`. */
+const STRING_NAME = /^(M\d{1,2}[LR]|C\d{1,2})$/;
+
+/** A clock that is far off is no clock: a bench of this century, and of the next few. */
+const CLOCK = { from: Date.UTC(2000, 0), until: Date.UTC(2200, 0) };
+const clockSchema = z.iso
+  .datetime()
+  .refine((at) => Date.parse(at) >= CLOCK.from && Date.parse(at) < CLOCK.until);
 
 export const deedSchema = z.discriminatedUnion('kind', [
   /** A bench opened the job. */
@@ -14,13 +24,13 @@ export const deedSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('step'), pulledN: z.number().min(0).max(1000).optional() }),
   z.object({ kind: z.literal('pause') }),
   z.object({ kind: z.literal('resume') }),
-  z.object({ kind: z.literal('note'), text: z.string().trim().min(1).max(NOTE_MOST) }),
+  z.object({ kind: z.literal('note'), text: textIn.trim().min(1).max(NOTE_MOST) }),
   z.object({
     kind: z.literal('mishap'),
     mishap: mishapSchema,
-    string: z.string().max(8).optional(),
+    string: z.string().regex(STRING_NAME).optional(),
     /** The way out that was taken, as it was offered. */
-    way: z.string().max(200),
+    way: textIn.max(200),
   }),
 ]);
 export type Deed = z.infer<typeof deedSchema>;
@@ -31,9 +41,9 @@ export const benchEventSchema = z.object({
   /** The browser window that it was done in. */
   bench: z.uuid(),
   /** Which plan its steps are counted in (`planKey`). */
-  plan: z.string().max(16),
+  plan: z.string().regex(/^[0-9a-f]{8}$/),
   /** On the clock of the bench. */
-  at: z.iso.datetime(),
+  at: clockSchema,
   /** Steps that are done after it. */
   done: z.number().int().min(0).max(1000),
   deed: deedSchema,
@@ -64,6 +74,11 @@ export interface BenchLog {
   readonly pulled: ReadonlyMap<number, number>;
   /** How long each step took, ms; pauses left out. */
   readonly tookMs: ReadonlyMap<number, number>;
+  /**
+   * Steps that were gone through one by one and not taken back, with the plan they were counted in. A
+   * step that a later one leaps over, because its event is lost or was never made, is not among them.
+   */
+  readonly kept: ReadonlyMap<number, string>;
   /** All time at the bench, steps that were taken back included, ms. */
   readonly workedMs: number;
   readonly notes: readonly { readonly step: number; readonly text: string }[];
@@ -83,15 +98,19 @@ export function benchLog(events: readonly BenchEvent[]): BenchLog {
   let onStep = 0;
   const pulled = new Map<number, number>();
   const tookMs = new Map<number, number>();
+  const kept = new Map<number, string>();
   const notes: { step: number; text: string }[] = [];
   const mishaps: LoggedMishap[] = [];
   let amiss: LoggedMishap | undefined;
 
-  function moveTo(to: number): void {
-    if (to === done + 1) tookMs.set(done, onStep);
+  function moveTo(to: number, by: string): void {
+    if (to === done + 1) {
+      tookMs.set(done, onStep);
+      kept.set(done, by);
+    }
     onStep = 0;
-    for (const kept of [pulled, tookMs])
-      for (const step of kept.keys()) if (step >= to) kept.delete(step);
+    for (const facts of [pulled, tookMs, kept])
+      for (const step of facts.keys()) if (step >= to) facts.delete(step);
     done = to;
   }
 
@@ -107,15 +126,18 @@ export function benchLog(events: readonly BenchEvent[]): BenchLog {
     const { deed } = event;
     if (deed.kind === 'note') notes.push({ step: event.done, text: deed.text });
     else if (deed.kind === 'pause') paused = true;
-    else if (deed.kind !== 'open') {
+    else if (deed.kind === 'resume') {
+      paused = false;
+      amiss = undefined;
+    } else if (deed.kind !== 'open') {
       paused = false;
       amiss = deed.kind === 'mishap' ? { ...deed, step: done } : undefined;
       if (amiss) mishaps.push(amiss);
-      if (event.done !== done) moveTo(event.done);
+      if (event.done !== done) moveTo(event.done, event.plan);
       if (deed.kind === 'step' && deed.pulledN !== undefined && event.done > 0)
         pulled.set(event.done - 1, deed.pulledN);
       plan = event.plan;
     }
   }
-  return { done, paused, pulled, tookMs, workedMs, notes, mishaps, amiss, plan };
+  return { done, paused, pulled, tookMs, kept, workedMs, notes, mishaps, amiss, plan };
 }

@@ -138,6 +138,23 @@ describe('what happened at the bench', () => {
     expect(jobRecordSchema.parse({ ...record, bench }).bench).toEqual(bench);
   });
 
+  it('lists no pull that nobody made, however far one event says that the bench is', () => {
+    const forged = benchLog([
+      event(0, 0, { kind: 'open' }),
+      event(1, 1, { kind: 'step' }),
+      event(2, steps.length, { kind: 'step', pulledN: 230 }),
+    ]);
+    const bench = recordBench(sequence, forged, 'tennis', 'practised');
+    expect(bench?.pulls).toEqual([]);
+    expect(bench?.steps).toEqual({ kept: 1, of: steps.length });
+    const elsewhere = steps.map((_, i) => ({
+      ...event(30 * i, i + 1, { kind: 'step' }),
+      plan: 'deadbeef',
+    }));
+    const counted = recordBench(sequence, benchLog(elsewhere), 'tennis', 'practised');
+    expect(counted).toMatchObject({ pulls: [], steps: { kept: 0, of: steps.length } });
+  });
+
   it('has nothing to keep when the bench view was not used', () => {
     expect(recordBench(sequence, benchLog([]), 'tennis', 'practised')).toBeNull();
   });

@@ -1,7 +1,7 @@
 /** What a closed job keeps for ever, whatever later happens to the library it was made from. */
 import { z } from 'zod';
 import type { Bed } from './bed';
-import type { BenchLog } from './bench-log';
+import { planKey, type BenchLog } from './bench-log';
 import { stepGroupSchema, timedParts, type Hand } from './bench-time';
 import { coveredHoles } from './covers';
 import { adviceRecordSchema, type AdviceRecord } from './advice/record';
@@ -54,6 +54,8 @@ export type CutSourceKind = CutSource['kind'];
 const benchRecordSchema = z.object({
   /** Pauses left out. */
   minutes: z.number(),
+  /** Steps that were kept as they were done, of all there are; null in records of before they were counted. */
+  steps: z.object({ kept: z.number(), of: z.number() }).nullable().default(null),
   /** The pull of each string as it was set, and as the head measured it where one was linked, N. */
   pulls: z.array(
     z.object({ string: z.string(), askedN: z.number(), pulledN: z.number().nullable() }),
@@ -106,6 +108,8 @@ export const jobRecordSchema = z.object({
   }),
   /** Null when it was strung without the bench view. */
   bench: benchRecordSchema.nullable().default(null),
+  /** The same with what a bench without a connection sent after the job was closed; null when nothing came. */
+  late: benchRecordSchema.nullable().default(null),
   remarks: z.string(),
 });
 
@@ -132,19 +136,26 @@ export interface JobFacts {
   readonly remarks: string;
 }
 
-/** What a job's events at the bench leave for its record; null when nothing was done there. */
+/**
+ * What a job's events at the bench leave for its record; null when nothing was kept there. Only steps
+ * that were gone through one by one, in the plan of this sequence, count: a pull that nobody made is
+ * never listed.
+ */
 export function recordBench(
   { steps, imbalanceN }: Sequence,
   log: BenchLog,
   sport: Sport,
   hand: Hand,
 ): BenchRecord | null {
-  if (log.done === 0) return null;
+  const plan = planKey(steps);
+  const isKept = (step: number) => log.kept.get(step) === plan;
+  const kept = steps.filter((_, i) => isKept(i)).length;
+  if (log.kept.size + log.notes.length + log.mishaps.length === 0) return null;
   const wordsAt = (step: number) => steps[step]?.words ?? 'after the last step';
   const pulls = new Map<string, BenchRecord['pulls'][number]>();
-  steps.slice(0, log.done).forEach(({ actions }, i) => {
+  steps.forEach(({ actions }, i) => {
     for (const action of actions)
-      if (action.do === 'pull')
+      if (action.do === 'pull' && isKept(i))
         pulls.set(action.string, {
           string: action.string,
           askedN: action.n,
@@ -153,6 +164,7 @@ export function recordBench(
   });
   return {
     minutes: Math.round(log.workedMs / 60_000),
+    steps: { kept, of: steps.length },
     pulls: [...pulls.values()],
     notes: log.notes.map(({ step, text }) => ({ step: wordsAt(step), text })),
     mishaps: log.mishaps.map(({ step, mishap, string, way }) => ({
@@ -160,7 +172,9 @@ export function recordBench(
       what: string === undefined ? MISHAP_WORDS[mishap] : `${MISHAP_WORDS[mishap]}: ${string}`,
       way,
     })),
-    timed: [...timedParts(steps, log.tookMs, sport, hand)],
+    timed: [
+      ...timedParts(steps, new Map([...log.tookMs].filter(([step]) => isKept(step))), sport, hand),
+    ],
     imbalanceN,
   };
 }
@@ -211,6 +225,7 @@ export function recordJob(facts: JobFacts): JobRecord {
       })),
     },
     bench: facts.bench,
+    late: null,
     remarks: facts.remarks,
   };
 }

@@ -4,7 +4,7 @@ import { notForSchema, type NotFor } from './advice/shelf';
 import { FAMILIES, SHAPES, type Family, type Shape } from './family';
 import { parseGauge } from './gauge';
 import { parseLength, parseMoney } from './notation';
-import { lineText, nameText, noteText, optionalReading, reading } from './reading';
+import { lineText, nameText, noteText, optionalReading, reading, textIn } from './reading';
 import { failure, success, type Result } from './result';
 import { SPORTS, type Sport } from './sport';
 import { roundTo } from './units';
@@ -109,7 +109,7 @@ export const stringEntrySchema = z
     subKind: lineText('the kind'),
     shape: oneOf(SHAPES, 'The shape'),
     colour: lineText('the colour'),
-    gauges: z.string(),
+    gauges: textIn,
     set: reading(parseSet),
     price: reading(parseMoney),
     reel: optionalReading(parseReel),

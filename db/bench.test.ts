@@ -1,10 +1,12 @@
 import { randomUUID } from 'node:crypto';
-import { eq } from 'drizzle-orm';
+import { eq, sql } from 'drizzle-orm';
 import { afterAll, beforeAll, expect, it } from 'vitest';
 import type { BenchEvent, Deed } from '@/core/bench-log';
-import type { OpenDatabase } from './connection';
+import { openDatabase, type OpenDatabase } from './connection';
+import { isBusy } from './saving';
 import { benchEvents } from './schema';
 import { newWorkshop, openTestDatabase } from './testing';
+import { recordsOf } from './workshop';
 
 let open: OpenDatabase;
 
@@ -41,7 +43,7 @@ const progress = async ({ bench }: Awaited<ReturnType<typeof newWorkshop>>, tick
 const event = (done: number, deed: Deed = { kind: 'step' }): BenchEvent => ({
   id: randomUUID(),
   bench: randomUUID(),
-  plan: 'a',
+  plan: 'aaaaaaaa',
   done,
   at: new Date(0).toISOString(),
   deed,
@@ -85,7 +87,77 @@ it('belongs to its workshop, and to a ticket that is there', async () => {
   expect(await other.bench.done(ticket.id)).toBe(0);
   expect(await other.bench.events(ticket.id)).toEqual([]);
   expect(await other.bench.count(ticket.id)).toBe(0);
-  await expect(other.bench.keep(ticket.id, [event(6)])).rejects.toThrow();
-  await expect(house.bench.keep(ticket.id, [event(-1)])).rejects.toThrow();
+  const foreign = event(6);
+  expect(await other.bench.keep(ticket.id, [foreign])).toEqual({ added: 0, refused: [foreign.id] });
   expect((await progress(house, ticket.id)).done).toBe(5);
+});
+
+it('one bad event is set aside, and the sound ones before and behind it are kept', async () => {
+  const { house, ticket } = await withTicket();
+  const poison = { ...event(2, { kind: 'note', text: 'torn\0' }) };
+  const events = [event(1), poison, event(-1), event(2), event(3)];
+  const answer = await house.bench.keep(ticket.id, events);
+  expect(answer).toEqual({ added: 3, refused: [poison.id, events[2]?.id] });
+  expect(await progress(house, ticket.id)).toEqual({ done: 3, events: 3 });
+});
+
+it('the same events from two benches in opposite orders are kept once each, and nobody waits for ever', async () => {
+  const { house, ticket } = await withTicket();
+  const events = Array.from({ length: 60 }, (_, i) => event(i + 1));
+  const send = (some: readonly BenchEvent[]) =>
+    open.db.transaction((transaction) =>
+      recordsOf(transaction, house.id).bench.keep(ticket.id, some),
+    );
+  const rounds = Array.from({ length: 8 }, (_, i) => send(i % 2 ? events : events.toReversed()));
+  const added = (await Promise.all(rounds)).map((answer) => answer.added);
+  expect(added.reduce((sum, each) => sum + each, 0)).toBe(60);
+  expect((await progress(house, ticket.id)).events).toBe(60);
+});
+
+it('knows the plans that steps were counted in, and what came late', async () => {
+  const { house, ticket } = await withTicket();
+  await house.bench.keep(ticket.id, [
+    { ...event(0, { kind: 'open' }), plan: '11111111' },
+    { ...event(1), plan: '22222222' },
+    { ...event(1, { kind: 'note', text: 'x' }), plan: '33333333' },
+  ]);
+  expect([...(await house.bench.plans(ticket.id))].sort()).toEqual(['11111111', '22222222']);
+  await house.bench.keep(ticket.id, [event(2)], true);
+  const rows = await open.db
+    .select({ late: benchEvents.late })
+    .from(benchEvents)
+    .where(eq(benchEvents.ticketId, ticket.id))
+    .orderBy(benchEvents.arrived);
+  expect(rows.map(({ late }) => late)).toEqual([false, false, false, true]);
+});
+
+it('a table that somebody holds locked does not hold a page for long, and it says busy', async () => {
+  const { ticket } = await withTicket();
+  await open.db.transaction(async (holder) => {
+    await holder.execute(sql`lock table ${benchEvents} in access exclusive mode`);
+    const other = openDatabase(process.env.TEST_DATABASE_URL ?? '');
+    const started = Date.now();
+    const failed = await other.db.$count(benchEvents, eq(benchEvents.ticketId, ticket.id)).then(
+      () => undefined,
+      (error: unknown) => error,
+    );
+    await other.close();
+    expect(isBusy(failed)).toBe(true);
+    expect(Date.now() - started).toBeLessThan(9000);
+  });
+});
+
+it('a connection that is lost in the middle of a transaction fails it, and nothing else', async () => {
+  const { house } = await withTicket();
+  const lost = open.db.transaction(async (transaction) => {
+    const { rows } = await transaction.execute<{ pid: number }>(
+      sql`select pg_backend_pid() as pid`,
+    );
+    await open.db.execute(sql`select pg_terminate_backend(${rows[0]?.pid})`);
+    // The end arrives while nobody waits for an answer: it must not be an uncaught error.
+    await new Promise((resolve) => setTimeout(resolve, 200));
+    await recordsOf(transaction, house.id).clients.find('');
+  });
+  await expect(lost).rejects.toThrow();
+  expect(await house.clients.find('Ada')).toHaveLength(1);
 });

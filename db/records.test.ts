@@ -251,6 +251,7 @@ describe('closing a job', () => {
     const timed = [{ group: 'mains' as const, expectedS: 300, tookS: 400 }];
     const atTheBench = {
       minutes: 30,
+      steps: null,
       pulls: [],
       notes: [],
       mishaps: [],

@@ -22,5 +22,21 @@ export function missed<Row extends VersionedRow>(
   return same ? 'saved' : 'changed';
 }
 
+/** SQLSTATE classes of a value that the tables do not take: a data exception, a broken constraint. */
+const REFUSALS = /^(22|23)/;
+/** Of a server that is busy or was in its own way: a lock not to be had in time, a deadlock, a query cut off. */
+const BUSY = /^(55P03|40P01|40001|57014)$/;
+
+function stateOf(error: unknown): string {
+  const { cause } = error as { cause?: unknown };
+  const { code } = (cause ?? error) as { code?: unknown };
+  return typeof code === 'string' ? code : '';
+}
+
+/** Whether the database understood a change and does not take its values. */
+export const isRefusal = (error: unknown): boolean => REFUSALS.test(stateOf(error));
+/** Whether the same change may well go through a moment later. */
+export const isBusy = (error: unknown): boolean => BUSY.test(stateOf(error));
+
 /** A search text as a pattern for `ilike`, with its own wildcards taken literally. */
 export const containing = (text: string): string => `%${text.replace(/[\\%_]/g, '\\$&')}%`;

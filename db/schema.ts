@@ -288,6 +288,8 @@ export const benchEvents = pgTable(
     deed: jsonb().$type<Deed>().notNull(),
     /** On the clock of the bench, which may have been without a connection. */
     at: timestamp({ withTimezone: true }).notNull(),
+    /** It arrived when the job was closed already. */
+    late: boolean().notNull().default(false),
   },
   (t) => [
     foreignKey({

@@ -1,7 +1,7 @@
 import { and, asc, desc, eq, ilike, isNotNull, isNull, or, sql } from 'drizzle-orm';
 import type { TimedPart } from '@/core/bench-time';
 import type { PastPiece } from '@/core/learning';
-import { pieceDifference, type JobRecord, type PieceRecord } from '@/core/record';
+import { pieceDifference, type BenchRecord, type JobRecord, type PieceRecord } from '@/core/record';
 import type { Sport } from '@/core/sport';
 import type { Connection } from './connection';
 import { containing, missed, type Saved } from './saving';
@@ -208,6 +208,16 @@ export function ticketsOf(db: Connection, workshopId: string) {
         .values({ ...facts, requestKey, workshopId, number: (counter?.next ?? 1) - 1 })
         .returning();
       return row as Ticket;
+    },
+
+    /** Writes into a record what a bench sent after the job was closed; nothing else of it changes. */
+    async addLate(number: number, late: BenchRecord | null): Promise<void> {
+      const ticket = await get(number);
+      if (!ticket?.record) return;
+      await db
+        .update(tickets)
+        .set({ record: { ...ticket.record, late } })
+        .where(and(mine, eq(tickets.number, number)));
     },
 
     /** Closes an open ticket for good, with its record. */

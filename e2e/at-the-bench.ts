@@ -73,10 +73,13 @@ const freePort = (): Promise<number> =>
 /** A second server on the same database, that a test may kill. */
 export class OwnServer {
   private process: ChildProcess | undefined;
-  private constructor(private readonly port: number) {}
+  private constructor(
+    private readonly port: number,
+    private readonly env: Record<string, string>,
+  ) {}
 
-  static async open(): Promise<OwnServer> {
-    const server = new OwnServer(await freePort());
+  static async open(env: Record<string, string> = {}): Promise<OwnServer> {
+    const server = new OwnServer(await freePort(), env);
     await server.start();
     return server;
   }
@@ -89,7 +92,7 @@ export class OwnServer {
     this.process = spawn(
       process.execPath,
       ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(this.port)],
-      { stdio: 'ignore', env: { ...process.env, NODE_ENV: 'production' } },
+      { stdio: 'ignore', env: { ...process.env, NODE_ENV: 'production', ...this.env } },
     );
     await expect
       .poll(() =>

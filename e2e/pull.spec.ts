@@ -174,21 +174,32 @@ test('what is no event of a bench is refused, and nothing of it is kept', async 
   const event = {
     id: '7c5f6a0e-4a52-4c8e-9f0e-4d6c2b1a0f11',
     bench: '7c5f6a0e-4a52-4c8e-9f0e-4d6c2b1a0f12',
-    plan: 'a',
+    plan: '0badcafe',
     at: '2026-11-25T10:00:00.000Z',
     done: 3,
     deed: { kind: 'step' },
   };
-  const sound = JSON.stringify({ known: 0, events: [event] });
+  const page = await (await request.get('/bench/401')).text();
+  const madeFor = /workshopId\\?":\\?"([0-9a-f-]{36})/.exec(page)?.[1];
+  expect(madeFor).toBeDefined();
+  const sound = JSON.stringify({ madeFor, known: 0, events: [event] });
   expect((await post(sound, 'text/plain')).status()).toBe(415);
   expect((await post('{"known":', 'application/json')).status()).toBe(400);
-  const odd = JSON.stringify({ known: 0, events: [event, { ...event, done: -1 }] });
-  expect((await post(odd, 'application/json')).status()).toBe(400);
   expect(
-    (await request.post('/bench/99999/events', { data: { known: 0, events: [] } })).status(),
+    (
+      await request.post('/bench/99999/events', { data: { madeFor, known: 0, events: [] } })
+    ).status(),
   ).toBe(404);
-  const answer = await request.post('/bench/402/events', { data: { known: 7, events: [] } });
-  expect(await answer.json()).toEqual({ closed: false, events: [] });
+  const answer = await request.post('/bench/402/events', {
+    data: { madeFor, known: 7, events: [event, { ...event, done: -1 }, { ...event, done: 900 }] },
+  });
+  const { setAside, ...rest } = (await answer.json()) as { setAside: { at: number }[] };
+  expect(rest).toEqual({ closed: false, events: [] });
+  expect(setAside.map(({ at }) => at)).toEqual([0, 1, 2]);
+  const elsewhere = await request.post('/bench/402/events', {
+    data: { madeFor: event.id, known: 0, events: [] },
+  });
+  expect(elsewhere.status()).toBe(409);
 });
 
 test('practice asks, marks with the reason, and lists the mistakes', async ({ page }) => {

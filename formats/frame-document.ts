@@ -3,6 +3,7 @@ import { z } from 'zod';
 import { checkFrame } from '@/core/contradictions';
 import { frameSpecSchema, NOTHING_SAID, type FrameField, type FrameSpec } from '@/core/frame';
 import type { End } from '@/core/outline';
+import { textIn } from '@/core/reading';
 
 export const FRAME_FORMAT = 'orthotens-frame/1';
 
@@ -23,7 +24,7 @@ const endOfHoles = z.strictObject({
 export const frameDocumentSchema = z
   .strictObject({
     format: z.literal(FRAME_FORMAT),
-    name: z.string().trim().min(1).max(120),
+    name: textIn.trim().min(1).max(120),
     sport: spec.sport,
     head: z.strictObject({
       lengthMm: spec.head.shape.lengthMm.describe('Inside of the head, tip to throat.'),

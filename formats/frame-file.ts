@@ -25,7 +25,7 @@ export type FileEntry =
     };
 
 /** Larger texts are no frames: a library of a thousand has about a megabyte. */
-const MOST_LETTERS = 4_000_000;
+export const MOST_LETTERS = 4_000_000;
 
 const ERRORS: Record<string, string> = {
   InvalidSymbol: 'a word that JSON does not know',

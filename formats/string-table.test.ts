@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { keepable } from '@/core/reading';
 import { stringEntryOf, stringEntrySchema, type StringFacts } from '@/core/string-facts';
 import { readStringTable, writeStringTable } from './string-table';
 
@@ -88,6 +89,41 @@ describe('a table of strings', () => {
     });
     const [emptied] = readStringTable(writeStringTable([facts({ colour: '' })]), [facts()]);
     expect(emptied).toMatchObject({ changes: [{ column: 'colour', from: 'natural', to: '' }] });
+  });
+
+  it('nothing in it is run by a spreadsheet, and every text comes back as it was', () => {
+    const odd = [
+      '-1+cmd|calc',
+      '=1+1',
+      "'quoted'",
+      "'=1",
+      "''twice",
+      '＝1',
+      '@here',
+      '+49 30',
+      '-0.5',
+      '- a list',
+      '"quotes", commas; and\nlines',
+      "o'clock",
+    ];
+    const table = writeStringTable(odd.map((notes, i) => facts({ name: `S${i}`, notes })));
+    const cells = table
+      .split('\r\n')
+      .slice(1)
+      .map((row) => row.split(',').at(-1) ?? '');
+    for (const cell of cells) expect(cell).not.toMatch(/^"?[=+\-@＝＋－＠]/);
+    expect(readStringTable(table).map((row) => row.ok && row.string.notes)).toEqual(odd);
+    fc.assert(
+      fc.property(
+        fc.string({ unit: 'grapheme' }).map((text) => keepable(text).trim()),
+        (notes) => {
+          const [row] = readStringTable(writeStringTable([facts({ notes })]));
+          expect(row?.ok && row.string.notes.replace(/\r\n?/g, '\n')).toBe(
+            notes.replace(/\r\n?/g, '\n'),
+          );
+        },
+      ),
+    );
   });
 
   it('says row, column and reason, all of them', () => {

@@ -72,16 +72,21 @@ export type TableRow =
 const NOTHING_WRITTEN = Object.fromEntries(FIELDS.map((field) => [field, ''])) as StringEntry;
 
 /** Larger tables are no string libraries. */
-const MOST_LETTERS = 2_000_000;
+export const MOST_LETTERS = 2_000_000;
 const MOST_ROWS = 2000;
 
 const columnOf = (field: PropertyKey | undefined): string =>
   COLUMNS[field as keyof StringEntry] ?? '';
 
-/** Spreadsheets run what begins so as a formula; an apostrophe in front keeps it a text. */
-const isFormula = (text: string): boolean => /^[=+@\t\r]|^-(?!\d)/.test(text);
-
-const tidy = (text: string): string => (text.startsWith("'") ? text.slice(1) : text).trim();
+/**
+ * Spreadsheets run what begins so as a formula, the full-width signs too; an apostrophe in front keeps it
+ * a text. A text that begins with an apostrophe of its own gets a second one, so that all come back as
+ * they were.
+ */
+const NEEDS_GUARD = /^\s*[=+\-@\t\r\n'＝＋－＠]/;
+const guarded = (text: string): string => (NEEDS_GUARD.test(text) ? `'${text}` : text);
+const unguarded = (text: string): string =>
+  text.startsWith("'") && NEEDS_GUARD.test(text.slice(1)) ? text.slice(1) : text;
 
 const nameIn = (name: string, sport: string): string =>
   `${sport.trim().toLowerCase()} ${name.trim().toLowerCase()}`;
@@ -134,7 +139,8 @@ export function readStringTable(
   const seen = new Map<string, number>();
   return rows.map((cells, i): TableRow => {
     const line = i + 2;
-    const cell = (field: keyof StringEntry) => tidy(cells[named.indexOf(COLUMNS[field])] ?? '');
+    const cell = (field: keyof StringEntry) =>
+      unguarded(cells[named.indexOf(COLUMNS[field])] ?? '').trim();
     const name = nameIn(cell('name'), cell('sport'));
     const found = known.get(name);
     const before = found && stringEntryOf(found);
@@ -173,7 +179,7 @@ export function readStringTable(
 export function writeStringTable(strings: readonly StringFacts[]): string {
   const rows = strings.map((string) => {
     const entry = stringEntryOf(string);
-    return FIELDS.map((field) => (isFormula(entry[field]) ? `'${entry[field]}` : entry[field]));
+    return FIELDS.map((field) => guarded(entry[field]));
   });
   return `${Papa.unparse([FIELDS.map(columnOf), ...rows], { newline: '\r\n' })}\r\n`;
 }

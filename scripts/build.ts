@@ -14,6 +14,7 @@ const SOURCES = [
   'workers',
   'public',
   'instrumentation.ts',
+  'proxy.ts',
   'scripts/server-log.ts',
   'next.config.ts',
   'postcss.config.mjs',

@@ -1,7 +1,8 @@
+import type { Socket } from 'node:net';
 import { afterEach, describe, expect, it } from 'vitest';
 import { WebSocket } from 'ws';
 import { readFromHead, type FromHead } from '@/formats/head-lines';
-import { openHead, type OpenHead } from './head-server';
+import { HEAD_GREETING, openHead, type OpenHead } from './head-server';
 
 let head: OpenHead;
 afterEach(() => head.close());
@@ -59,6 +60,39 @@ describe('the stand-in head', () => {
     expect(heard.at(-1)).toMatchObject({ say: 'fault', fault: 'slip' });
     await head.close();
     expect(await hear(['set 40', 'pull', 'release'], said('released'))).toBeTruthy();
+  });
+
+  it('survives any line and any frame', async () => {
+    head = await openHead(0, 'constant pull');
+    const { port } = head;
+    const throwAt = (send: (socket: WebSocket) => void) =>
+      new Promise<void>((resolve) => {
+        const socket = new WebSocket(`ws://127.0.0.1:${port}`);
+        socket.on('error', () => undefined);
+        socket.on('open', () => {
+          send(socket);
+          setTimeout(() => socket.terminate(), 60);
+        });
+        socket.on('close', () => resolve());
+      });
+    const odd = ['\0', 'set 1e999', 'set -1', 'pull\npull', '🎾'.repeat(200), 'x'.repeat(5000), ''];
+    await Promise.all([
+      ...odd.map((line) => throwAt((socket) => socket.send(line))),
+      throwAt((socket) => socket.send(Buffer.from([0, 255, 128]))),
+      throwAt((socket) => socket.ping('x'.repeat(100))),
+      // Not a frame at all: a reserved opcode, a frame that says it is longer than it is, torn UTF-8.
+      ...[
+        [0x83, 0x80, 0, 0, 0, 0],
+        [0x81, 0xff, 255, 255, 255, 255, 255, 255, 255, 255],
+        [0x81, 0x82, 0, 0, 0, 0, 0xc3, 0x28],
+      ].map((bytes) =>
+        throwAt((socket) => {
+          (socket as unknown as { _socket: Socket })._socket.write(Buffer.from(bytes));
+        }),
+      ),
+    ]);
+    const answer = await fetch(`http://127.0.0.1:${port}`);
+    expect(await answer.text()).toBe(HEAD_GREETING);
   });
 
   it('loses its link when that is rehearsed', async () => {

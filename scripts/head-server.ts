@@ -3,6 +3,7 @@ import { createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { WebSocketServer, type WebSocket } from 'ws';
 import type { Family } from '@/core/family';
+import { failure } from '@/core/result';
 import type { PullKind } from '@/core/talk';
 import { afterPulling, AT_REST, pullIn, type HeadFault, type HeadState } from '@/core/tension-head';
 import { readToHead, writeFromHead, type FromHead, type Rehearsal } from '@/formats/head-lines';
@@ -10,6 +11,8 @@ import { readToHead, writeFromHead, type FromHead, type Rehearsal } from '@/form
 const LEAST_N = 20;
 const MOST_N = 450;
 const STEP_MS = 50;
+/** Bytes; no line of the protocol comes near it. */
+const LONGEST_LINE = 1000;
 /** What its sensor is out by at most, N. */
 const NOISE_N = 0.4;
 
@@ -22,7 +25,7 @@ function serve(socket: WebSocket, pull: PullKind): void {
   let rehearsal: Rehearsal = 'nothing';
   let fault: HeadFault | undefined;
   let state: HeadState | undefined;
-  const say = (line: FromHead) => socket.send(writeFromHead(line));
+  const say = (line: FromHead) => socket.send(writeFromHead(line), () => undefined);
   const measured = (of: HeadState) => Math.max(0, pullIn(of) + NOISE_N * (2 * Math.random() - 1));
 
   const timer = setInterval(() => {
@@ -34,8 +37,10 @@ function serve(socket: WebSocket, pull: PullKind): void {
     if (state.mode === 'faulty' && fault) say({ say: 'fault', fault, n: measured(state) });
   }, STEP_MS);
 
-  socket.on('message', (data) => {
-    const read = readToHead(String(data));
+  // A frame that breaks the protocol ends its own link, and the head goes on.
+  socket.on('error', () => socket.terminate());
+  socket.on('message', (data, isBinary) => {
+    const read = isBinary ? failure('Lines are text.') : readToHead(String(data));
     if (!read.ok) return say({ say: 'refused', why: read.problem });
     const line = read.value;
     switch (line.say) {
@@ -75,7 +80,8 @@ export interface OpenHead {
 /** Opens the stand-in on loopback; port 0 takes any that is free. */
 export async function openHead(wanted: number, pull: PullKind): Promise<OpenHead> {
   const http = createServer((_, response) => response.end(HEAD_GREETING));
-  const sockets = new WebSocketServer({ server: http });
+  const sockets = new WebSocketServer({ server: http, maxPayload: LONGEST_LINE });
+  sockets.on('error', () => undefined);
   sockets.on('connection', (socket) => serve(socket, pull));
   await new Promise<void>((resolve, reject) => {
     http.once('error', reject);

@@ -9,7 +9,7 @@ interface RemoveButtonProps {
   readonly what: string;
   /** Removes, or answers with the sentence that says why not. */
   readonly remove: () => Promise<string | void>;
-  readonly restore: () => Promise<void>;
+  readonly restore: () => Promise<string | void>;
   readonly listHref: string;
 }
 
@@ -20,7 +20,8 @@ export function RemoveButton({ what, remove, restore, listHref }: RemoveButtonPr
   const [working, setWorking] = useState(false);
 
   const putBack = async () => {
-    await restore();
+    const refusal = await restore().catch(() => 'The workshop’s server does not answer.');
+    if (refusal) return void toast.error(refusal);
     router.refresh();
     toast(`The ${what} is back.`);
   };

@@ -1,10 +1,11 @@
 'use client';
 
 import { useRouter } from 'next/navigation';
+import { toast } from 'sonner';
 
 interface RemovedNoticeProps {
   readonly what: string;
-  readonly restore: () => Promise<void>;
+  readonly restore: () => Promise<string | void>;
 }
 
 /** Stands on the page of a row that was removed, perhaps in another tab. */
@@ -17,8 +18,9 @@ export function RemovedNotice({ what, restore }: RemovedNoticeProps) {
         type="button"
         className="underline"
         onClick={async () => {
-          await restore();
-          router.refresh();
+          const refusal = await restore().catch(() => 'The workshop’s server does not answer.');
+          if (refusal) toast.error(refusal);
+          else router.refresh();
         }}
       >
         Put it back

@@ -11,7 +11,7 @@ export default async function HouseLayout({ children }: { readonly children: Rea
   const { workshop } = await openWorkshop();
   return (
     <>
-      <TopBar workshop={workshop.name} find={findAnything} />
+      <TopBar workshop={workshop.name} find={findAnything.bind(null, workshop.id)} />
       {children}
       <Toaster
         position="bottom-center"

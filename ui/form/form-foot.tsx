@@ -4,7 +4,7 @@ interface FormFootProps {
   readonly form: {
     readonly sending: boolean;
     readonly notice: string | undefined;
-    readonly restored: boolean;
+    readonly restored: 'as it was' | 'over a change' | undefined;
     readonly discard: () => void;
   };
   /** What the button does, in the trade's words. */
@@ -23,7 +23,9 @@ export function FormFoot({ form, action, children }: FormFootProps) {
       )}
       {form.restored && (
         <p role="status" className="label">
-          What you typed before is back, not yet saved.{' '}
+          {form.restored === 'over a change'
+            ? 'Somebody else saved a change meanwhile. What you typed is put over it, not yet saved: look it over.'
+            : 'What you typed before is back, not yet saved.'}{' '}
           <button type="button" onClick={form.discard} className="underline">
             Discard it
           </button>

@@ -26,14 +26,16 @@ export interface KeptForm<V extends FieldValues> extends UseFormReturn<V> {
   readonly sending: boolean;
   /** A sentence about the form as a whole: a lost connection, a change in another tab. */
   readonly notice: string | undefined;
-  /** True when what was typed before a reload has been put back. */
-  readonly restored: boolean;
+  /** What was typed before a reload has been put back: as it was, or over what somebody else has saved meanwhile. */
+  readonly restored: 'as it was' | 'over a change' | undefined;
   readonly discard: () => void;
 }
 
 interface Options<V extends FieldValues> {
-  /** Names the form and the version of what it edits; under it, what is typed survives a reload. */
+  /** Names the form; under it, what is typed survives a reload. */
   readonly name: string;
+  /** Of what it edits: what was typed over an older one is put over this one, and said. */
+  readonly version?: number | undefined;
   readonly schema: z.ZodType<unknown, V>;
   readonly initial: V;
   readonly save: (values: V) => Promise<FormAnswer>;
@@ -45,6 +47,9 @@ const NO_ANSWER =
 
 interface Draft<V> {
   readonly values: V;
+  /** What the form showed before anything was typed, and the version of it. */
+  readonly initial: V;
+  readonly version: number;
   /** Saved already, and the page that shows it is on its way. */
   readonly sent: boolean;
 }
@@ -58,6 +63,14 @@ function draftOf<V>(key: string): Draft<V> | undefined {
   }
 }
 
+/** What was typed over an older version, over the new one: only the fields that were touched. */
+function over<V extends object>(initial: V, draft: Draft<V>): V {
+  const touched = Object.entries(draft.values).filter(
+    ([field, value]) => JSON.stringify(value) !== JSON.stringify(draft.initial[field as keyof V]),
+  );
+  return { ...initial, ...Object.fromEntries(touched) };
+}
+
 function keep<V>(key: string, draft: Draft<V>): void {
   try {
     sessionStorage.setItem(key, JSON.stringify(draft));
@@ -69,6 +82,7 @@ function keep<V>(key: string, draft: Draft<V>): void {
 /** A form that loses nothing: not on a reload, not on a double click, not without a connection. */
 export function useKeptForm<V extends FieldValues>({
   name,
+  version = 0,
   schema,
   initial,
   save,
@@ -83,7 +97,9 @@ export function useKeptForm<V extends FieldValues>({
   });
   const { reset, subscribe, setError, handleSubmit } = form;
   const [notice, setNotice] = useState<string>();
-  const [restored, setRestored] = useState(false);
+  const [restored, setRestored] = useState<KeptForm<V>['restored']>();
+  // The form is made anew with each version of what it edits, so both stay what they were at first.
+  const [shown] = useState({ initial, version });
   const [sending, setSending] = useState(false);
   const busy = useRef(false);
 
@@ -94,20 +110,21 @@ export function useKeptForm<V extends FieldValues>({
       sessionStorage.removeItem(key);
       router.refresh();
     } else if (draft) {
-      reset(draft.values, { keepDefaultValues: true });
+      const isLate = draft.version !== shown.version;
+      reset(isLate ? over(shown.initial, draft) : draft.values, { keepDefaultValues: true });
       // The draft lives outside React, so it can only be known after the first paint.
       // eslint-disable-next-line react-hooks/set-state-in-effect
-      setRestored(true);
+      setRestored(isLate ? 'over a change' : 'as it was');
     }
     return subscribe({
       formState: { values: true },
-      callback: ({ values }) => keep(key, { values, sent: false }),
+      callback: ({ values }) => keep(key, { ...shown, values, sent: false }),
     });
-  }, [key, reset, subscribe, router]);
+  }, [key, reset, subscribe, router, shown]);
 
   const discard = useCallback(() => {
     sessionStorage.removeItem(key);
-    setRestored(false);
+    setRestored(undefined);
     reset(initial);
   }, [key, reset, initial]);
 
@@ -117,8 +134,8 @@ export function useKeptForm<V extends FieldValues>({
     try {
       const answer = await save(form.getValues());
       if (answer.ok) {
-        keep(key, { values: form.getValues(), sent: true });
-        setRestored(false);
+        keep(key, { ...shown, values: form.getValues(), sent: true });
+        setRestored(undefined);
         saved?.();
         if (answer.go) router.push(answer.go);
         // The ticket's head and the lists show what was saved, not what they showed before.

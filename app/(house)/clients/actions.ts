@@ -1,40 +1,34 @@
 'use server';
 
-import { z } from 'zod';
-import { answerTo, misread } from '@/app/answers';
-import { openWorkshop } from '@/db/workshop';
-import type { FormAnswer } from '@/ui/form/result';
+import { action, entryOf, rowId, rowVersion } from '@/app/action';
+import { answerTo, misread, refused, said } from '@/app/answers';
 import { clientEntrySchema, type ClientEntry } from './client-entry';
 
-const id = z.uuid();
+const entry = entryOf<ClientEntry>();
 
-export async function addClient(newId: string, entry: ClientEntry): Promise<FormAnswer> {
-  const read = clientEntrySchema.safeParse(entry);
+export const addClient = action(refused, [rowId, entry], async ({ clients }, newId, typed) => {
+  const read = clientEntrySchema.safeParse(typed);
   if (!read.success) return misread(read.error);
-  const { clients } = await openWorkshop();
-  await clients.add(read.data, id.parse(newId));
+  await clients.add(read.data, newId);
   return { ok: true, go: `/clients/${newId}` };
-}
+});
 
-export async function changeClient(
-  clientId: string,
-  version: number,
-  entry: ClientEntry,
-): Promise<FormAnswer> {
-  const read = clientEntrySchema.safeParse(entry);
-  if (!read.success) return misread(read.error);
-  const { clients } = await openWorkshop();
-  return answerTo(await clients.change(id.parse(clientId), version, read.data), 'client');
-}
+export const changeClient = action(
+  refused,
+  [rowId, rowVersion, entry],
+  async ({ clients }, clientId, version, typed) => {
+    const read = clientEntrySchema.safeParse(typed);
+    if (!read.success) return misread(read.error);
+    return answerTo(await clients.change(clientId, version, read.data), 'client');
+  },
+);
 
-export async function removeClient(clientId: string): Promise<string | void> {
-  const { clients } = await openWorkshop();
-  const open = await clients.openTickets(id.parse(clientId));
+export const removeClient = action(said, [rowId], async ({ clients }, clientId) => {
+  const open = await clients.openTickets(clientId);
   if (open > 0) return 'A racket of this client is still on the bench. Hand it over first.';
   await clients.setRemoved(clientId, true);
-}
+});
 
-export async function restoreClient(clientId: string): Promise<void> {
-  const { clients } = await openWorkshop();
-  await clients.setRemoved(id.parse(clientId), false);
-}
+export const restoreClient = action(said, [rowId], async ({ clients }, clientId) => {
+  await clients.setRemoved(clientId, false);
+});

@@ -10,6 +10,8 @@ import { clientEntrySchema, type ClientEntry } from './client-entry';
 
 interface ClientFormProps {
   readonly name: string;
+  /** Of what it edits; left out where nothing is there yet. */
+  readonly version?: number | undefined;
   readonly initial: ClientEntry;
   readonly save: (entry: ClientEntry) => Promise<FormAnswer>;
   readonly action: string;
@@ -21,8 +23,14 @@ const UNITS = [
   { value: 'lb', text: 'lb' },
 ] as const;
 
-export function ClientForm({ name, initial, save, action }: ClientFormProps) {
-  const form = useKeptForm<ClientEntry>({ name, schema: clientEntrySchema, initial, save });
+export function ClientForm({ name, version, initial, save, action }: ClientFormProps) {
+  const form = useKeptForm<ClientEntry>({
+    name,
+    version,
+    schema: clientEntrySchema,
+    initial,
+    save,
+  });
   return (
     <KeptForm form={form} className="grid max-w-xl gap-4">
       <TextField label="Name" {...form.field('name')} />

@@ -15,7 +15,7 @@ import {
   parseWidths,
 } from '@/core/notation';
 import { endSchema, OUTLINE_FAMILIES } from '@/core/outline';
-import { nameText, optionalReading, reading } from '@/core/reading';
+import { nameText, optionalReading, reading, textIn } from '@/core/reading';
 import { ruledRowsOf } from '@/core/ruled';
 import { sportSchema, type Sport } from '@/core/sport';
 import { inTensionUnit, otherTensionUnit, type TensionUnit } from '@/core/units';
@@ -47,7 +47,7 @@ export const frameEntryReading = (houseUnit: TensionUnit) =>
       tieOff: reading(parseTieOffs),
       double: reading(parseHoleLabels),
       ports: reading(parseHoleLabels),
-      range: z.string(),
+      range: textIn,
       headMm: reading(parseRow),
       sideMm: reading(parseRow),
       throatMm: reading(parseRow),

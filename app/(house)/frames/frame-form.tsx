@@ -36,6 +36,8 @@ import {
 
 interface FrameFormProps {
   readonly name: string;
+  /** Of what it edits; left out where nothing is there yet. */
+  readonly version?: number | undefined;
   readonly initial: FrameEntry;
   readonly save: (entry: FrameEntry) => Promise<FormAnswer>;
   readonly action: string;
@@ -68,6 +70,7 @@ const toggled = <T,>(list: readonly T[], item: T): T[] =>
 /** A frame entered from the frame itself: counted, tapped on the drawing, and ruled with a ruler. */
 export function FrameForm({
   name,
+  version,
   initial,
   save,
   action,
@@ -75,7 +78,7 @@ export function FrameForm({
   lengthSystem,
 }: FrameFormProps) {
   const schema = useMemo(() => frameEntrySchema(houseUnit), [houseUnit]);
-  const form = useKeptForm<FrameEntry>({ name, schema, initial, save });
+  const form = useKeptForm<FrameEntry>({ name, version, schema, initial, save });
   const { control, formState, getValues, setValue, reset } = form;
   const entry = useWatch({ control }) as FrameEntry;
   const live = useStudy(useSpec(useDeferredValue(entry), houseUnit));

@@ -1,9 +1,9 @@
 import { z } from 'zod';
-import { lineText, noteText } from '@/core/reading';
+import { lineText, noteText, pickedOrNone } from '@/core/reading';
 
 export const racketEntrySchema = z.object({
   mark: lineText('the mark'),
-  frameId: z.union([z.uuid(), z.literal('')]),
+  frameId: pickedOrNone('the frame'),
   notes: noteText,
 });
 

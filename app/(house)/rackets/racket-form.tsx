@@ -12,13 +12,21 @@ import { racketEntrySchema, type RacketEntry } from './racket-entry';
 
 interface RacketFormProps {
   readonly name: string;
+  /** Of what it edits; left out where nothing is there yet. */
+  readonly version?: number | undefined;
   readonly initial: RacketEntry;
   readonly frames: readonly Pick[];
   readonly save: (entry: RacketEntry) => Promise<FormAnswer>;
 }
 
-export function RacketForm({ name, initial, frames, save }: RacketFormProps) {
-  const form = useKeptForm<RacketEntry>({ name, schema: racketEntrySchema, initial, save });
+export function RacketForm({ name, version, initial, frames, save }: RacketFormProps) {
+  const form = useKeptForm<RacketEntry>({
+    name,
+    version,
+    schema: racketEntrySchema,
+    initial,
+    save,
+  });
   return (
     <KeptForm form={form} className="grid max-w-xl gap-4">
       <Controller

@@ -1,5 +1,6 @@
 import type { Metadata } from 'next';
 import { z } from 'zod';
+import { ticketNumber } from '@/app/action';
 import { USUAL_HOUSE } from '@/core/house-rules';
 import { formatTicket } from '@/core/units';
 import { openWorkshop } from '@/db/workshop';
@@ -9,7 +10,7 @@ export const metadata: Metadata = { title: 'Same feel' };
 
 const query = z.object({
   racket: z.uuid().optional().catch(undefined),
-  ticket: z.coerce.number().int().positive().optional().catch(undefined),
+  ticket: z.coerce.number().pipe(ticketNumber).optional().catch(undefined),
 });
 
 /** What the question starts from: a ticket's setup, or the last job of a racket. */

@@ -18,6 +18,8 @@ import { stringEntrySchema, type StringEntry } from '@/core/string-facts';
 
 interface StringFormProps {
   readonly name: string;
+  /** Of what it edits; left out where nothing is there yet. */
+  readonly version?: number | undefined;
   readonly initial: StringEntry;
   readonly save: (entry: StringEntry) => Promise<FormAnswer>;
   readonly action: string;
@@ -42,8 +44,14 @@ function setHint(text: string): string {
     : '12.2, 40ft or 10 m.';
 }
 
-export function StringForm({ name, initial, save, action, currency }: StringFormProps) {
-  const form = useKeptForm<StringEntry>({ name, schema: stringEntrySchema, initial, save });
+export function StringForm({ name, version, initial, save, action, currency }: StringFormProps) {
+  const form = useKeptForm<StringEntry>({
+    name,
+    version,
+    schema: stringEntrySchema,
+    initial,
+    save,
+  });
   const { control } = form;
   const [gauges, typedSport, set, typedFamily] = useWatch({
     control,

@@ -1,11 +1,13 @@
 'use server';
 
 import { randomUUID } from 'node:crypto';
-import { z } from 'zod';
+import { action, entryOf, rowId, rowVersion, ticketNumber } from '@/app/action';
 import { answerTo, misread, refused, Undone, wholly } from '@/app/answers';
+import type { z } from 'zod';
+import { searchIn } from '@/app/search-text';
 import { wallTime } from '@/core/promise';
 import type { KnownRacket } from '@/db/rackets';
-import { openWorkshop, type Records } from '@/db/workshop';
+import type { Records } from '@/db/workshop';
 import type { Pick } from '@/ui/form/picker';
 import type { FormAnswer } from '@/ui/form/result';
 import { askedEntrySchema, takeInSchema, type AskedEntry, type TakeInEntry } from './take-in-entry';
@@ -15,9 +17,11 @@ const MOST_FOUND = 8;
 /** A client as the counter finds them, with their rackets, the one that was here last first. */
 export type FoundClient = Pick & { readonly rackets: readonly Pick[] };
 
-export async function findClients(text: string): Promise<readonly FoundClient[]> {
-  const { clients, rackets } = await openWorkshop();
-  const found = await clients.find(z.string().max(200).parse(text).trim(), MOST_FOUND);
+const nobody = (): readonly FoundClient[] => [];
+const none = (): readonly Pick[] => [];
+
+export const findClients = action(nobody, [searchIn], async ({ clients, rackets }, text) => {
+  const found = await clients.find(text, MOST_FOUND);
   return Promise.all(
     found.map(async ({ id, name, contact }) => ({
       id,
@@ -26,12 +30,11 @@ export async function findClients(text: string): Promise<readonly FoundClient[]>
       rackets: picksOf(await rackets.ofClient(id)),
     })),
   );
-}
+});
 
-export async function racketsOfClient(clientId: string): Promise<readonly Pick[]> {
-  const { rackets } = await openWorkshop();
-  return picksOf(await rackets.ofClient(z.uuid().parse(clientId)));
-}
+export const racketsOfClient = action(none, [rowId], async ({ rackets }, clientId) =>
+  picksOf(await rackets.ofClient(clientId)),
+);
 
 const picksOf = (rackets: readonly KnownRacket[]): readonly Pick[] =>
   rackets.map(({ id, frameName, mark }) => ({ id, text: frameName, detail: mark }));
@@ -99,68 +102,71 @@ async function racketFor(
 }
 
 /** Client, racket and ticket, all of them or none. */
-export async function takeIn(entry: TakeInEntry): Promise<FormAnswer> {
-  const { workshop, tickets, together } = await openWorkshop();
-  const read = takeInSchema(wallTime(new Date(), workshop.timeZone)).safeParse(entry);
-  if (!read.success) return misread(read.error);
-  const taken = read.data;
-  const made = await tickets.byRequest(taken.requestKey);
-  if (made) return { ok: true, go: `/tickets/${made.number}/frame` };
-  try {
-    return await wholly(() =>
-      together(async (records) => {
-        const clientId = await clientFor(records, taken);
-        const racketId = await racketFor(records, taken, clientId);
-        const before = taken.again ? await records.tickets.get(Number(taken.again)) : undefined;
-        const { promised, wish, condition } = taken;
-        const ticket = await records.tickets.add(taken.requestKey, {
-          racketId,
-          promised,
-          wish,
-          condition,
-          ...(before?.racketId === racketId && {
-            mainStringId: before.mainStringId,
-            mainGaugeMm: before.mainGaugeMm,
-            mainSupplied: before.mainSupplied,
-            crossStringId: before.crossStringId,
-            crossGaugeMm: before.crossGaugeMm,
-            crossSupplied: before.crossSupplied,
-            mainN: before.mainN,
-            crossN: before.crossN,
-            tensionUnit: before.tensionUnit,
-            method: before.method,
-            shortSide: before.shortSide,
-            crossStart: before.crossStart,
-            cutFrom: before.cutFrom,
-            remnantsMm: before.remnantsMm,
-            machineId: before.machineId,
-          }),
-        });
-        return { ok: true, go: `/tickets/${ticket.number}/frame` };
-      }),
-    );
-  } catch (error) {
-    // The same form, sent twice at once: the second loses the race for the key and finds the first.
-    const first = await tickets.byRequest(taken.requestKey);
-    if (first) return { ok: true, go: `/tickets/${first.number}/frame` };
-    throw error;
-  }
-}
+export const takeIn = action(
+  refused,
+  [entryOf<TakeInEntry>()],
+  async (open, entry): Promise<FormAnswer> => {
+    const { workshop, tickets, together } = open;
+    const read = takeInSchema(wallTime(new Date(), workshop.timeZone)).safeParse(entry);
+    if (!read.success) return misread(read.error);
+    const taken = read.data;
+    const made = await tickets.byRequest(taken.requestKey);
+    if (made) return { ok: true, go: `/tickets/${made.number}/frame` };
+    try {
+      return await wholly(() =>
+        together(async (records) => {
+          const clientId = await clientFor(records, taken);
+          const racketId = await racketFor(records, taken, clientId);
+          const before = taken.again ? await records.tickets.get(Number(taken.again)) : undefined;
+          const { promised, wish, condition } = taken;
+          const ticket = await records.tickets.add(taken.requestKey, {
+            racketId,
+            promised,
+            wish,
+            condition,
+            ...(before?.racketId === racketId && {
+              mainStringId: before.mainStringId,
+              mainGaugeMm: before.mainGaugeMm,
+              mainSupplied: before.mainSupplied,
+              crossStringId: before.crossStringId,
+              crossGaugeMm: before.crossGaugeMm,
+              crossSupplied: before.crossSupplied,
+              mainN: before.mainN,
+              crossN: before.crossN,
+              tensionUnit: before.tensionUnit,
+              method: before.method,
+              shortSide: before.shortSide,
+              crossStart: before.crossStart,
+              cutFrom: before.cutFrom,
+              remnantsMm: before.remnantsMm,
+              machineId: before.machineId,
+            }),
+          });
+          return { ok: true, go: `/tickets/${ticket.number}/frame` };
+        }),
+      );
+    } catch (error) {
+      // The same form, sent twice at once: the second loses the race for the key and finds the first.
+      const first = await tickets.byRequest(taken.requestKey);
+      if (first) return { ok: true, go: `/tickets/${first.number}/frame` };
+      throw error;
+    }
+  },
+);
 
 /** Corrects what was agreed at the counter. */
-export async function changeAsked(
-  number: number,
-  version: number,
-  entry: AskedEntry,
-): Promise<FormAnswer> {
-  const { workshop, tickets } = await openWorkshop();
-  const ticket = await tickets.get(z.number().int().parse(number));
-  if (!ticket) return refused('This ticket is not there any more.');
-  const read = askedEntrySchema(wallTime(new Date(), workshop.timeZone)).safeParse(entry);
-  if (!read.success) return misread(read.error);
-  return answerTo(
-    await tickets.change(number, version, read.data),
-    'ticket',
-    `/tickets/${number}/frame`,
-  );
-}
+export const changeAsked = action(
+  refused,
+  [ticketNumber, rowVersion, entryOf<AskedEntry>()],
+  async ({ workshop, tickets }, number, version, entry) => {
+    const ticket = await tickets.get(number);
+    if (!ticket) return refused('This ticket is not there any more.');
+    const read = askedEntrySchema(wallTime(new Date(), workshop.timeZone)).safeParse(entry);
+    if (!read.success) return misread(read.error);
+    return answerTo(
+      await tickets.change(number, version, read.data),
+      'ticket',
+      `/tickets/${number}/frame`,
+    );
+  },
+);

@@ -13,15 +13,17 @@ import { promiseHint } from './take-in-form';
 
 interface AskedFormProps {
   readonly name: string;
+  /** Of what it edits; left out where nothing is there yet. */
+  readonly version?: number | undefined;
   readonly initial: AskedEntry;
   readonly save: (entry: AskedEntry) => Promise<FormAnswer>;
   readonly now: WallTime;
 }
 
 /** What was agreed at the counter, to be corrected. */
-export function AskedForm({ name, initial, save, now }: AskedFormProps) {
+export function AskedForm({ name, version, initial, save, now }: AskedFormProps) {
   const schema = useMemo(() => askedEntrySchema(now), [now]);
-  const form = useKeptForm<AskedEntry>({ name, schema, initial, save });
+  const form = useKeptForm<AskedEntry>({ name, version, schema, initial, save });
   const promised = useWatch({ control: form.control, name: 'promised' });
   return (
     <KeptForm form={form} className="grid max-w-3xl grid-cols-2 gap-x-6 gap-y-5">

@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { Metadata } from 'next';
+import { z } from 'zod';
 import { wallTime } from '@/core/promise';
 import { formatTicket } from '@/core/units';
 import { openWorkshop, type OpenWorkshop } from '@/db/workshop';
@@ -14,13 +15,12 @@ async function startFrom(
   { clients, rackets, tickets }: OpenWorkshop,
   { again, racket, client }: Record<string, string | string[] | undefined>,
 ): Promise<Start> {
-  const isId = (text: unknown): text is string =>
-    typeof text === 'string' && /^[0-9a-f-]{36}$/.test(text);
+  const idIn = (text: unknown): string | undefined => z.uuid().safeParse(text).data;
   const before =
     typeof again === 'string' && /^\d{1,9}$/.test(again)
       ? await tickets.get(Number(again))
       : undefined;
-  const racketId = before?.racketId ?? (isId(racket) ? racket : undefined);
+  const racketId = before?.racketId ?? idIn(racket);
   const known = racketId ? await rackets.get(racketId) : undefined;
   if (known && !known.removedAt)
     return {
@@ -32,7 +32,8 @@ async function startFrom(
         wish: `The same again as ticket ${before.number}: ${formatTicket(before.record.setup)}`,
       }),
     };
-  const person = isId(client) ? await clients.get(client) : undefined;
+  const clientId = idIn(client);
+  const person = clientId ? await clients.get(clientId) : undefined;
   return person && !person.removedAt ? { clientId: person.id, clientName: person.name } : {};
 }
 
@@ -60,7 +61,8 @@ export default async function TakeInPage({ searchParams }: PageProps<'/take-in'>
       <h1 className="figure mb-4 text-4xl">A racket comes in</h1>
       <TakeInForm
         key={JSON.stringify(from)}
-        name={`take-in ${JSON.stringify(from)}`}
+        name={`take-in ${house.workshop.id} ${JSON.stringify(from)}`}
+        workshopId={house.workshop.id}
         initial={initial}
         frames={(await house.frames.find('')).map(({ id, name, sport }) => ({
           id,

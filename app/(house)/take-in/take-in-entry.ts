@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { parsePromise, type WallTime } from '@/core/promise';
-import { lineText, noteText, reading } from '@/core/reading';
+import { lineText, noteText, reading, textIn } from '@/core/reading';
 
 const idOrNone = z.union([z.uuid(), z.literal('')]);
 
@@ -22,12 +22,12 @@ export const takeInSchema = (now: WallTime) =>
       /** One per form, so that a form that is sent twice makes one ticket. */
       requestKey: z.uuid(),
       clientId: idOrNone,
-      clientName: z.string(),
+      clientName: textIn,
       contact: lineText('the contact'),
       racketId: idOrNone,
       frameId: idOrNone,
       /** The frame in the client's words while it is not in the library. */
-      frameLabel: z.string(),
+      frameLabel: textIn,
       mark: lineText('the mark'),
       /** Number of the job that this one repeats. */
       again: z.string().regex(/^\d{0,9}$/),

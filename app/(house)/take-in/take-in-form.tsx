@@ -15,6 +15,7 @@ import { takeInSchema, type TakeInEntry } from './take-in-entry';
 interface TakeInFormProps {
   readonly name: string;
   readonly initial: TakeInEntry;
+  readonly workshopId: string;
   readonly frames: readonly Pick[];
   readonly now: WallTime;
 }
@@ -45,9 +46,14 @@ export function promiseHint(text: string, now: WallTime): string {
   return promise.ok ? formatWall(promise.value, now) : 'fri, +2d, today 17:30';
 }
 
-export function TakeInForm({ name, initial, frames, now }: TakeInFormProps) {
+export function TakeInForm({ name, workshopId, initial, frames, now }: TakeInFormProps) {
   const schema = useMemo(() => takeInSchema(now), [now]);
-  const form = useKeptForm<TakeInEntry>({ name, schema, initial, save: takeIn });
+  const form = useKeptForm<TakeInEntry>({
+    name,
+    schema,
+    initial,
+    save: (entry) => takeIn(workshopId, entry),
+  });
   const { control, setValue, formState } = form;
   const [clientId, clientName, racketId, frameId, frameLabel, promised] = useWatch({
     control,
@@ -62,8 +68,12 @@ export function TakeInForm({ name, initial, frames, now }: TakeInFormProps) {
       });
   };
 
-  const clients = useFound(() => findClients(clientName), clientName, 120);
-  const asked = useFound(async () => (clientId ? racketsOfClient(clientId) : []), clientId, 0);
+  const clients = useFound(() => findClients(workshopId, clientName), clientName, 120);
+  const asked = useFound(
+    async () => (clientId ? racketsOfClient(workshopId, clientId) : []),
+    clientId,
+    0,
+  );
   const rackets = clients.find(({ id }) => id === clientId)?.rackets ?? asked;
   const foundFrames = frames
     .filter(({ text }) => text.toLowerCase().includes(frameLabel.trim().toLowerCase()))

@@ -24,9 +24,10 @@ export default async function WorkshopPage() {
       <BackupFact />
       <WorkshopForm
         key={workshop.version}
-        name={`workshop ${workshop.version}`}
+        name={`workshop ${workshop.id}`}
+        version={workshop.version}
         initial={workshopEntryOf(workshop)}
-        save={saveWorkshop.bind(null, workshop.version)}
+        save={saveWorkshop.bind(null, workshop.id, workshop.version)}
       />
     </main>
   );

@@ -3,11 +3,11 @@ import { handSchema } from '@/core/bench-time';
 import { cutAssumptionsSchema } from '@/core/lengths';
 import { parseLength, parseMoney } from '@/core/notation';
 import { methodPreferenceSchema } from '@/core/methods';
-import { nameText, optionalReading, reading } from '@/core/reading';
+import { nameText, optionalReading, reading, textIn } from '@/core/reading';
 import { roundTo } from '@/core/units';
 import type { WorkshopFacts } from '@/db/workshop';
 
-const timeZone = z.string().refine(
+const timeZone = textIn.refine(
   (name) => {
     try {
       return Boolean(new Intl.DateTimeFormat('en', { timeZone: name }));
@@ -18,8 +18,7 @@ const timeZone = z.string().refine(
   { message: 'Write a place the clock knows, such as Europe/Lisbon.' },
 );
 
-const currency = z
-  .string()
+const currency = textIn
   .trim()
   .toUpperCase()
   .refine((code) => Intl.supportedValuesOf('currency').includes(code), {

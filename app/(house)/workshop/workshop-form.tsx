@@ -13,13 +13,16 @@ import { workshopSchema, type WorkshopEntry } from './workshop-entry';
 
 interface WorkshopFormProps {
   readonly name: string;
+  /** Of what it edits; left out where nothing is there yet. */
+  readonly version?: number | undefined;
   readonly initial: WorkshopEntry;
   readonly save: (entry: WorkshopEntry) => Promise<FormAnswer>;
 }
 
-export function WorkshopForm({ name, initial, save }: WorkshopFormProps) {
+export function WorkshopForm({ name, version, initial, save }: WorkshopFormProps) {
   const form = useKeptForm<WorkshopEntry>({
     name,
+    version,
     schema: workshopSchema,
     initial,
     save,

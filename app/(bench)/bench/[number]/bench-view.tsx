@@ -22,9 +22,11 @@ import { HeadPanel, type BenchHead } from './head-panel';
 import { MishapPanel, WayOutView } from './mishap-panel';
 import { NotePanel } from './note-panel';
 import { Clock } from './clock';
+import type { AsideEvent } from './backlog';
 import { useBench } from './use-bench';
 
 interface BenchViewProps {
+  readonly workshopId: string;
   readonly number: number;
   readonly title: string;
   readonly promised: string;
@@ -46,7 +48,7 @@ export function BenchView(props: BenchViewProps) {
   const { number, title, promised, timeZone, bed, sequence, families, unit, machine } = props;
   const { steps } = sequence;
   const plan = useMemo(() => planKey(steps), [steps]);
-  const bench = useBench(number, plan, props.kept);
+  const bench = useBench(props.workshopId, number, plan, props.kept);
   const { log, note, waiting } = bench;
   const head = useHead(machine?.address ?? null);
   const sound = useSound();
@@ -157,15 +159,18 @@ export function BenchView(props: BenchViewProps) {
             {goOnWords(log.paused || wayOut !== undefined, byHead ? head.phase : undefined)}
           </BenchButton>
           <p role="status" className="label w-44">
-            {closed
-              ? 'This job is closed: nothing more is kept.'
+            {bench.elsewhere
+              ? 'Another workshop answers here: nothing is sent, all of it waits in this browser.'
               : waiting > 0
                 ? `${waiting} ${waiting === 1 ? 'step waits' : 'steps wait'} for the server; go on, they are kept here.`
-                : 'All is on the server.'}
+                : closed
+                  ? 'This job is closed; all of it is on record.'
+                  : 'All is on the server.'}
           </p>
         </>
       }
     >
+      {bench.setAside.length > 0 && <SetAside events={bench.setAside} forget={bench.forgetAside} />}
       {log.plan !== undefined && log.plan !== plan && (
         <p className="text-warn text-xl">
           The plan was changed after the last step. Check that step {done} is where the bench
@@ -235,6 +240,34 @@ export function BenchView(props: BenchViewProps) {
         />
       )}
     </BenchFrame>
+  );
+}
+
+/** What the server does not keep, so that somebody can write it down elsewhere before it goes. */
+function SetAside({
+  events,
+  forget,
+}: {
+  readonly events: readonly AsideEvent[];
+  readonly forget: () => void;
+}) {
+  return (
+    <details className="text-warn">
+      <summary className="cursor-pointer text-xl">
+        {events.length === 1 ? 'One event is' : `${events.length} events are`} set aside: the rest
+        goes on
+      </summary>
+      <ul>
+        {events.map(({ what, why }, i) => (
+          <li key={i}>
+            {what}. <span className="label">{why}</span>
+          </li>
+        ))}
+      </ul>
+      <button type="button" className="underline" onClick={forget}>
+        I have seen it: let it go
+      </button>
+    </details>
   );
 }
 

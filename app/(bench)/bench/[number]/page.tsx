@@ -45,6 +45,7 @@ export default async function BenchPage({ params }: PageProps<'/bench/[number]'>
   };
   return (
     <BenchView
+      workshopId={workshop.id}
       number={ticket.number}
       title={`${ticket.clientName} · ${ticket.frameName}${ticket.mark && `, ${ticket.mark}`}`}
       promised={ticket.promised}

@@ -9,7 +9,8 @@ import {
   type BenchLog,
   type Deed,
 } from '@/core/bench-log';
-import type { KeptEvents, SentEvents } from './events/route';
+import { backlogOf, type AsideEvent } from './backlog';
+import { MOST_EVENTS, type KeptEvents, type SentEvents } from './events/sent';
 
 interface Bench {
   /** It has its name and knows what waits in the browser: it may take deeds. */
@@ -19,8 +20,13 @@ interface Bench {
   readonly note: (done: number, deed: Deed) => void;
   /** Events that the server does not have yet. */
   readonly waiting: number;
-  /** The job was closed, so nothing is kept any more. */
+  /** The job was closed: what is done now is kept as late. */
   readonly closed: boolean;
+  /** Events that the server does not keep, with the reason; shown until somebody has seen them. */
+  readonly setAside: readonly AsideEvent[];
+  readonly forgetAside: () => void;
+  /** Another workshop answers at this address now: nothing is sent, what waits stays here. */
+  readonly elsewhere: boolean;
   /** Another bench was at work on this job just now. */
   readonly others: boolean;
 }
@@ -31,23 +37,9 @@ const RECENT_MS = 2 * 60_000;
 
 const answerSchema = z.object({
   closed: z.boolean(),
+  setAside: z.array(z.object({ at: z.number(), why: z.string() })),
   events: z.array(benchEventSchema).optional(),
 }) satisfies z.ZodType<KeptEvents>;
-
-const storedSchema = z.array(benchEventSchema);
-
-function stored(key: string): readonly BenchEvent[] {
-  try {
-    return storedSchema.parse(JSON.parse(localStorage.getItem(key) ?? '[]'));
-  } catch {
-    return [];
-  }
-}
-
-function store(key: string, events: readonly BenchEvent[]): void {
-  if (events.length > 0) localStorage.setItem(key, JSON.stringify(events));
-  else localStorage.removeItem(key);
-}
 
 /** Holds a name for as long as this page lives; false when another window holds it. */
 const hold = (name: string): Promise<boolean> =>
@@ -76,32 +68,25 @@ function benchName(): Promise<string> {
  * there to the server, in order and each once, so a reload or a lost connection loses nothing; what
  * other benches did comes back with the answers.
  */
-export function useBench(number: number, plan: string, kept: readonly BenchEvent[]): Bench {
-  const prefix = `bench ${number} `;
+export function useBench(
+  workshopId: string,
+  number: number,
+  plan: string,
+  kept: readonly BenchEvent[],
+): Bench {
+  const backlog = useMemo(() => backlogOf(workshopId, number), [workshopId, number]);
   const [server, setServer] = useState(kept);
   const [own, setOwn] = useState<readonly BenchEvent[]>([]);
   const [closed, setClosed] = useState(false);
   const [others, setOthers] = useState(false);
+  const [setAside, setSetAside] = useState<readonly AsideEvent[]>([]);
+  const [elsewhere, setElsewhere] = useState(false);
   /** When another bench last did something, on this clock, ms. */
   const otherAt = useRef(-Infinity);
   const [ready, setReady] = useState(false);
   const bench = useRef('');
   const sending = useRef(false);
   const known = useRef(kept);
-
-  /** Everything of this job that waits in the browser; a window that was closed may have left some. */
-  const waitingKeys = useCallback(
-    () => Object.keys(localStorage).filter((key) => key.startsWith(prefix)),
-    [prefix],
-  );
-
-  const waiting = useCallback(
-    () =>
-      waitingKeys()
-        .flatMap(stored)
-        .toSorted((a, b) => a.at.localeCompare(b.at)),
-    [waitingKeys],
-  );
 
   const learn = useCallback((events: readonly BenchEvent[]) => {
     const before = new Set(known.current.map(({ id }) => id));
@@ -111,32 +96,36 @@ export function useBench(number: number, plan: string, kept: readonly BenchEvent
     setServer(events);
   }, []);
 
+  const look = useCallback(() => {
+    setOwn(backlog.sound());
+    setSetAside(backlog.aside());
+  }, [backlog]);
+
   const send = useCallback(async () => {
     if (sending.current) return;
     sending.current = true;
     try {
+      // Once at least, to hear of other benches; then as long as something waits and is taken.
       for (let more = true; more;) {
-        const keys = waitingKeys();
-        const events = waiting();
-        const body: SentEvents = { known: known.current.length, events: [...events] };
+        const part = backlog.next(MOST_EVENTS);
+        const body: SentEvents = {
+          madeFor: workshopId,
+          known: known.current.length,
+          events: [...part.events],
+        };
         const response = await fetch(`/bench/${number}/events`, {
           method: 'POST',
           headers: { 'content-type': 'application/json' },
           body: JSON.stringify(body),
         });
+        setElsewhere(response.status === 409);
         if (!response.ok) return;
         const answer = answerSchema.parse(await response.json());
         if (answer.closed) setClosed(true);
+        part.answered(answer.setAside);
         if (answer.events) learn(answer.events);
-        const sent = new Set(events.map(({ id }) => id));
-        for (const key of keys)
-          store(
-            key,
-            stored(key).filter(({ id }) => !sent.has(id)),
-          );
-        const left = waiting();
-        setOwn(left);
-        more = left.length > 0 && !answer.closed;
+        look();
+        more = part.events.length > 0 && backlog.next(1).events.length > 0;
       }
     } catch {
       // No connection: what waits is sent when the timer comes round again.
@@ -144,23 +133,16 @@ export function useBench(number: number, plan: string, kept: readonly BenchEvent
       sending.current = false;
       setOthers(Date.now() - otherAt.current < RECENT_MS);
     }
-  }, [learn, number, waiting, waitingKeys]);
+  }, [backlog, learn, look, number, workshopId]);
 
   const note = useCallback(
     (done: number, deed: Deed) => {
-      const event: BenchEvent = {
-        id: crypto.randomUUID(),
-        bench: bench.current,
-        plan,
-        at: new Date().toISOString(),
-        done,
-        deed,
-      };
-      store(prefix + bench.current, [...stored(prefix + bench.current), event]);
-      setOwn(waiting());
+      const at = new Date().toISOString();
+      backlog.add({ id: crypto.randomUUID(), bench: bench.current, plan, at, done, deed });
+      look();
       void send();
     },
-    [plan, prefix, send, waiting],
+    [backlog, look, plan, send],
   );
 
   useEffect(() => {
@@ -171,7 +153,7 @@ export function useBench(number: number, plan: string, kept: readonly BenchEvent
       bench.current = name;
       const theirs = known.current.findLast((event) => event.bench !== name);
       if (theirs) otherAt.current = Date.parse(theirs.at);
-      note(benchLog([...known.current, ...waiting()]).done, { kind: 'open' });
+      note(benchLog([...known.current, ...backlog.sound()]).done, { kind: 'open' });
       setReady(true);
       timer = setInterval(() => void send(), RETRY_MS);
     });
@@ -179,12 +161,27 @@ export function useBench(number: number, plan: string, kept: readonly BenchEvent
       left = true;
       clearInterval(timer);
     };
-  }, [note, send, waiting]);
+  }, [backlog, note, send]);
 
   const log = useMemo(() => {
     const there = new Set(server.map(({ id }) => id));
     return benchLog([...server, ...own.filter(({ id }) => !there.has(id))]);
   }, [server, own]);
 
-  return { ready, log, note, waiting: own.length, closed, others };
+  const forgetAside = useCallback(() => {
+    backlog.forgetAside();
+    look();
+  }, [backlog, look]);
+
+  return {
+    ready,
+    log,
+    note,
+    waiting: own.length,
+    closed,
+    others,
+    setAside,
+    forgetAside,
+    elsewhere,
+  };
 }

@@ -11,27 +11,30 @@ import { ClientForm } from '../client-form';
 
 export default async function ClientPage({ params }: PageProps<'/clients/[id]'>) {
   const id = routeId((await params).id);
-  const { clients, rackets } = await openWorkshop();
+  const { workshop, clients, rackets } = await openWorkshop();
   const client = await clients.get(id);
   if (!client) notFound();
   return (
     <main className="grid gap-10 px-6 py-6 lg:grid-cols-2">
       <div>
-        {client.removedAt && <RemovedNotice what="client" restore={restoreClient.bind(null, id)} />}
+        {client.removedAt && (
+          <RemovedNotice what="client" restore={restoreClient.bind(null, workshop.id, id)} />
+        )}
         <h1 className="figure mb-4 text-4xl break-words">{client.name}</h1>
         <ClientForm
           key={client.version}
-          name={`client ${id} ${client.version}`}
+          name={`client ${id}`}
+          version={client.version}
           initial={clientEntryOf(client)}
-          save={changeClient.bind(null, id, client.version)}
+          save={changeClient.bind(null, workshop.id, id, client.version)}
           action="Save the client"
         />
         {!client.removedAt && (
           <p className="mt-8">
             <RemoveButton
               what="client"
-              remove={removeClient.bind(null, id)}
-              restore={restoreClient.bind(null, id)}
+              remove={removeClient.bind(null, workshop.id, id)}
+              restore={restoreClient.bind(null, workshop.id, id)}
               listHref="/clients"
             />
           </p>

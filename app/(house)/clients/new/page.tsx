@@ -1,19 +1,21 @@
 import { randomUUID } from 'node:crypto';
 import type { Metadata } from 'next';
+import { openWorkshop } from '@/db/workshop';
 import { addClient } from '../actions';
 import { emptyClientEntry } from '../client-entry';
 import { ClientForm } from '../client-form';
 
 export const metadata: Metadata = { title: 'A new client' };
 
-export default function NewClientPage() {
+export default async function NewClientPage() {
+  const { workshop } = await openWorkshop();
   return (
     <main className="px-6 py-6">
       <h1 className="figure mb-4 text-4xl">A new client</h1>
       <ClientForm
         name="client new"
         initial={emptyClientEntry}
-        save={addClient.bind(null, randomUUID())}
+        save={addClient.bind(null, workshop.id, randomUUID())}
         action="Keep this client"
       />
     </main>

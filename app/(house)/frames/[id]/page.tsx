@@ -14,13 +14,16 @@ export default async function FramePage({ params }: PageProps<'/frames/[id]'>) {
   if (!frame) notFound();
   return (
     <main className="px-6 py-6">
-      {frame.removedAt && <RemovedNotice what="frame" restore={restoreFrame.bind(null, id)} />}
+      {frame.removedAt && (
+        <RemovedNotice what="frame" restore={restoreFrame.bind(null, workshop.id, id)} />
+      )}
       <h1 className="figure mb-4 text-4xl break-words">{frame.name}</h1>
       <FrameForm
         key={frame.version}
-        name={`frame ${id} ${frame.version}`}
+        name={`frame ${id}`}
+        version={frame.version}
         initial={frameEntryOf(frame.name, frame.spec)}
-        save={changeFrame.bind(null, id, frame.version, undefined)}
+        save={changeFrame.bind(null, workshop.id, id, frame.version, null)}
         action="Save the frame"
         houseUnit={workshop.tensionUnit}
         lengthSystem={workshop.lengthSystem}
@@ -32,8 +35,8 @@ export default async function FramePage({ params }: PageProps<'/frames/[id]'>) {
           </a>
           <RemoveButton
             what="frame"
-            remove={removeFrame.bind(null, id)}
-            restore={restoreFrame.bind(null, id)}
+            remove={removeFrame.bind(null, workshop.id, id)}
+            restore={restoreFrame.bind(null, workshop.id, id)}
             listHref="/frames"
           />
         </p>

@@ -1,7 +1,7 @@
 'use client';
 
 import { useRouter } from 'next/navigation';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { readFrameFile, type FileEntry } from '@/formats/frame-file';
 import { NoteField } from '@/ui/form/field';
 import { FileDrop } from '@/ui/form/file-drop';
@@ -9,10 +9,8 @@ import { useAwake } from '@/ui/use-awake';
 import type { ImportAnswer } from '../actions';
 
 interface ImportFormProps {
-  readonly bring: (
-    requestKeys: readonly string[],
-    texts: readonly string[],
-  ) => Promise<ImportAnswer>;
+  /** Keeps the sound frames of one file; the same key twice keeps them once. */
+  readonly bring: (key: string, text: string) => Promise<ImportAnswer>;
 }
 
 interface Source {
@@ -38,7 +36,10 @@ export function ImportForm({ bring }: ImportFormProps) {
   const [sources, setSources] = useState<readonly Source[]>([]);
   const [pasted, setPasted] = useState('');
   const [notice, setNotice] = useState<string>();
-  const [busy, setBusy] = useState(false);
+  /** Files that are in, while they come in. */
+  const [kept, setKept] = useState<number>();
+  const stopped = useRef(false);
+  const busy = kept !== undefined;
   const sound = sources.flatMap(({ entries }) => entries).filter(({ ok }) => ok).length;
 
   const add = async (files: readonly File[]) => {
@@ -55,23 +56,35 @@ export function ImportForm({ bring }: ImportFormProps) {
     ]);
   };
   const keep = async () => {
-    setBusy(true);
+    stopped.current = false;
     setNotice(undefined);
+    const files = sources.filter(({ entries }) => entries.some(({ ok }) => ok));
     try {
-      const answer = await bring(
-        sources.map(({ key }) => key),
-        sources.map(({ text }) => text),
-      );
-      if (answer.ok) {
-        router.push('/frames');
-        router.refresh();
-      } else setNotice(answer.notice);
+      // One file at a time, so that each is in as a whole, however many there are.
+      for (const [i, { key, text }] of files.entries()) {
+        setKept(i);
+        if (stopped.current) {
+          setNotice(`Stopped: ${i} of ${files.length} files are in, the others are still here.`);
+          return;
+        }
+        const answer = await bring(key, text);
+        if (!answer.ok) {
+          setNotice(answer.notice);
+          return;
+        }
+        if (files.length > 1) setSources((known) => known.filter((each) => each.key !== key));
+      }
+      router.push('/frames');
+      router.refresh();
     } catch {
-      setNotice('The workshop’s server does not answer. Nothing was kept: try again.');
+      setNotice(
+        'The workshop’s server does not answer. What is still listed here is not kept: try again.',
+      );
     } finally {
-      setBusy(false);
+      setKept(undefined);
     }
   };
+  const files = sources.filter(({ entries }) => entries.some(({ ok }) => ok)).length;
 
   return (
     <fieldset disabled={!awake} className="flex flex-col gap-5">
@@ -145,6 +158,25 @@ export function ImportForm({ bring }: ImportFormProps) {
               ? 'Keep the sound frame'
               : `Keep the ${sound} sound frames`}
         </button>
+        {busy && files > 1 && (
+          <>
+            <progress
+              className="mx-4"
+              max={files + kept}
+              value={kept}
+              aria-label="Files that are in"
+            />
+            <button
+              type="button"
+              className="underline"
+              onClick={() => {
+                stopped.current = true;
+              }}
+            >
+              Stop
+            </button>
+          </>
+        )}
       </p>
     </fieldset>
   );

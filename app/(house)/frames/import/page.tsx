@@ -1,10 +1,12 @@
 import type { Metadata } from 'next';
+import { openWorkshop } from '@/db/workshop';
 import { importFrames } from '../actions';
 import { ImportForm } from './import-form';
 
 export const metadata: Metadata = { title: 'Frames from files' };
 
-export default function ImportFramesPage() {
+export default async function ImportFramesPage() {
+  const { workshop } = await openWorkshop();
   return (
     <main className="max-w-4xl px-6 py-6">
       <h1 className="figure mb-2 text-4xl">Frames from files</h1>
@@ -13,7 +15,7 @@ export default function ImportFramesPage() {
         the open format of <span className="figure">docs/formats</span>. What is wrong is said with
         its line; the sound ones can come in all the same.
       </p>
-      <ImportForm bring={importFrames} />
+      <ImportForm bring={importFrames.bind(null, workshop.id)} />
     </main>
   );
 }

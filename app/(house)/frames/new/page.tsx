@@ -15,7 +15,7 @@ export default async function NewFramePage() {
       <FrameForm
         name="frame new"
         initial={emptyFrameEntry('tennis')}
-        save={addFrame.bind(null, randomUUID())}
+        save={addFrame.bind(null, workshop.id, randomUUID())}
         action="Keep this frame"
         houseUnit={workshop.tensionUnit}
         lengthSystem={workshop.lengthSystem}

@@ -131,7 +131,14 @@ export default async function JobPage({ params }: PageProps<'/jobs/[number]'>) {
               </Link>
             </Fact>
           )}
-          {record.bench && <AtTheBench bench={record.bench} unit={setup.unit} />}
+          {record.bench ? (
+            <AtTheBench name="At the bench" bench={record.bench} unit={setup.unit} />
+          ) : (
+            <Fact name="At the bench">not kept at the bench</Fact>
+          )}
+          {record.late && (
+            <AtTheBench name="With what came late" bench={record.late} unit={setup.unit} />
+          )}
           <Fact name="They asked for">{ticket.wish || '–'}</Fact>
           <Fact name="Condition">{ticket.condition || '–'}</Fact>
           <Fact name="Remarks">{record.remarks || '–'}</Fact>
@@ -143,19 +150,27 @@ export default async function JobPage({ params }: PageProps<'/jobs/[number]'>) {
 
 /** What really happened at the machine: time, what went wrong, and each pull beside what was asked. */
 function AtTheBench({
-  bench: { minutes, pulls, notes, mishaps, imbalanceN },
+  name,
+  bench: { minutes, steps, pulls, notes, mishaps, imbalanceN },
   unit,
 }: {
+  readonly name: string;
   readonly bench: BenchRecord;
   readonly unit: TensionUnit;
 }) {
   const measured = pulls.filter(({ pulledN }) => pulledN !== null).length;
   return (
     <Fact
-      name="At the bench"
+      name={name}
       note={`one side ahead by at most ${formatTension(imbalanceN, unit)}; ${measured === 0 ? 'pulled by hand' : `${measured} of ${pulls.length} pulls measured`}`}
     >
       {minutes} min
+      {steps && steps.kept < steps.of && (
+        <p>
+          {steps.kept} of {steps.of} steps; the other {steps.of - steps.kept} were not kept at the
+          bench.
+        </p>
+      )}
       {mishaps.map(({ step, what, way }, i) => (
         <p key={i} className="text-warn">
           {what}. {way}. <span className="label">At: {step}</span>
@@ -166,29 +181,31 @@ function AtTheBench({
           {text} <span className="label">At: {step}</span>
         </p>
       ))}
-      <details>
-        <summary className="cursor-pointer underline">Every pull</summary>
-        <div className="max-h-72 overflow-y-auto" tabIndex={0}>
-          <table className="figure mt-1">
-            <thead>
-              <tr className="label text-left">
-                <th className="pr-5 font-normal">string</th>
-                <th className="pr-5 font-normal">asked</th>
-                <th className="font-normal">pulled</th>
-              </tr>
-            </thead>
-            <tbody>
-              {pulls.map(({ string, askedN, pulledN }) => (
-                <tr key={string}>
-                  <td className="pr-5">{string}</td>
-                  <td className="pr-5">{formatTension(askedN, unit)}</td>
-                  <td>{pulledN === null ? '–' : formatTension(pulledN, unit)}</td>
+      {pulls.length > 0 && (
+        <details>
+          <summary className="cursor-pointer underline">Every pull</summary>
+          <div className="max-h-72 overflow-y-auto" tabIndex={0}>
+            <table className="figure mt-1">
+              <thead>
+                <tr className="label text-left">
+                  <th className="pr-5 font-normal">string</th>
+                  <th className="pr-5 font-normal">asked</th>
+                  <th className="font-normal">pulled</th>
                 </tr>
-              ))}
-            </tbody>
-          </table>
-        </div>
-      </details>
+              </thead>
+              <tbody>
+                {pulls.map(({ string, askedN, pulledN }) => (
+                  <tr key={string}>
+                    <td className="pr-5">{string}</td>
+                    <td className="pr-5">{formatTension(askedN, unit)}</td>
+                    <td>{pulledN === null ? '–' : formatTension(pulledN, unit)}</td>
+                  </tr>
+                ))}
+              </tbody>
+            </table>
+          </div>
+        </details>
+      )}
     </Fact>
   );
 }

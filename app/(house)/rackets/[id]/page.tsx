@@ -32,7 +32,9 @@ export default async function RacketPage({ params }: PageProps<'/rackets/[id]'>)
   return (
     <main className="grid gap-10 px-6 py-6 lg:grid-cols-[1fr_1.4fr]">
       <div>
-        {racket.removedAt && <RemovedNotice what="racket" restore={restoreRacket.bind(null, id)} />}
+        {racket.removedAt && (
+          <RemovedNotice what="racket" restore={restoreRacket.bind(null, workshop.id, id)} />
+        )}
         <h1 className="figure text-4xl break-words">{racket.frameName}</h1>
         <p className="mb-4">
           <Link href={`/clients/${racket.clientId}`} className="underline">
@@ -42,21 +44,22 @@ export default async function RacketPage({ params }: PageProps<'/rackets/[id]'>)
         {said && <p className="label mb-4">The talk: {said}. It is asked again at each Setup.</p>}
         <RacketForm
           key={racket.version}
-          name={`racket ${id} ${racket.version}`}
+          name={`racket ${id}`}
+          version={racket.version}
           initial={{ mark: racket.mark, frameId: racket.frameId ?? '', notes: racket.notes }}
           frames={(await frames.find('')).map((frame) => ({
             id: frame.id,
             text: frame.name,
             detail: frame.sport,
           }))}
-          save={changeRacket.bind(null, id, racket.version)}
+          save={changeRacket.bind(null, workshop.id, id, racket.version)}
         />
         {!racket.removedAt && (
           <p className="mt-8">
             <RemoveButton
               what="racket"
-              remove={removeRacket.bind(null, id)}
-              restore={restoreRacket.bind(null, id)}
+              remove={removeRacket.bind(null, workshop.id, id)}
+              restore={restoreRacket.bind(null, workshop.id, id)}
               listHref="/rackets"
             />
           </p>

@@ -14,13 +14,16 @@ export default async function StringPage({ params }: PageProps<'/strings/[id]'>)
   if (!string) notFound();
   return (
     <main className="px-6 py-6">
-      {string.removedAt && <RemovedNotice what="string" restore={restoreString.bind(null, id)} />}
+      {string.removedAt && (
+        <RemovedNotice what="string" restore={restoreString.bind(null, workshop.id, id)} />
+      )}
       <h1 className="figure mb-4 text-4xl break-words">{string.name}</h1>
       <StringForm
         key={string.version}
-        name={`string ${id} ${string.version}`}
+        name={`string ${id}`}
+        version={string.version}
         initial={stringEntryOf(string)}
-        save={changeString.bind(null, id, string.version)}
+        save={changeString.bind(null, workshop.id, id, string.version)}
         action="Save the string"
         currency={workshop.currency}
       />
@@ -28,8 +31,8 @@ export default async function StringPage({ params }: PageProps<'/strings/[id]'>)
         <p className="mt-8">
           <RemoveButton
             what="string"
-            remove={removeString.bind(null, id)}
-            restore={restoreString.bind(null, id)}
+            remove={removeString.bind(null, workshop.id, id)}
+            restore={restoreString.bind(null, workshop.id, id)}
             listHref="/strings"
           />
         </p>

@@ -6,7 +6,7 @@ import { TableForm } from './table-form';
 export const metadata: Metadata = { title: 'Strings from a table' };
 
 export default async function ImportStringsPage() {
-  const { strings } = await openWorkshop();
+  const { workshop, strings } = await openWorkshop();
   return (
     <main className="max-w-5xl px-6 py-6">
       <h1 className="figure mb-2 text-4xl">Strings from a table</h1>
@@ -19,7 +19,7 @@ export default async function ImportStringsPage() {
         is a good one to begin from. Everything is looked at first; it comes in as a whole or not at
         all.
       </p>
-      <TableForm known={await strings.find('')} bring={importStrings} />
+      <TableForm known={await strings.find('')} bring={importStrings.bind(null, workshop.id)} />
     </main>
   );
 }

@@ -18,7 +18,7 @@ export default async function NewStringPage({ searchParams }: PageProps<'/string
       <StringForm
         name="string new"
         initial={emptyStringEntry}
-        save={addString.bind(null, randomUUID(), back)}
+        save={addString.bind(null, workshop.id, randomUUID(), back)}
         action="Keep this string"
         currency={workshop.currency}
       />

@@ -63,13 +63,15 @@ interface FoundTicket {
 export interface OpenTicket extends FoundTicket {
   /** Every step at the bench is done. */
   readonly strungWhole: boolean;
+  /** Steps of the whole job; undefined while nothing was done at the bench. */
+  readonly stepsInAll: number | undefined;
 }
 
-const findTicket = cache(async (number: number): Promise<FoundTicket> => {
+const findTicket = cache(async (number: number): Promise<FoundTicket | undefined> => {
   const { workshop, tickets, clients, rackets, frames, strings, machines, bench } =
     await openWorkshop();
   const ticket = await tickets.get(number);
-  if (!ticket) notFound();
+  if (!ticket) return undefined;
   const [client, racket, frame, mainString, crossString, machine] = await Promise.all([
     clients.get(ticket.clientId),
     rackets.get(ticket.racketId),
@@ -78,7 +80,7 @@ const findTicket = cache(async (number: number): Promise<FoundTicket> => {
     ticket.crossStringId ? strings.get(ticket.crossStringId) : undefined,
     ticket.machineId ? machines.get(ticket.machineId) : undefined,
   ]);
-  if (!client || !racket) notFound();
+  if (!client || !racket) return undefined;
   const { mainGaugeMm, crossGaugeMm, mainN, crossN, tensionUnit } = ticket;
   const whole =
     mainString && crossString && mainGaugeMm && crossGaugeMm && mainN && crossN && tensionUnit;
@@ -110,13 +112,22 @@ const findTicket = cache(async (number: number): Promise<FoundTicket> => {
   };
 });
 
-/** A ticket with everything its stations need. Shared by the layout and the page of one request. */
-export const openTicket = cache(async (numberText: string): Promise<OpenTicket> => {
-  const found = await findTicket(routeNumber(numberText));
+/** A ticket with everything its stations need; nothing where there is none of that number. */
+export const ticketAt = cache(async (number: number): Promise<OpenTicket | undefined> => {
+  const found = await findTicket(number);
+  if (!found) return undefined;
   const sequence = found.stepsDone > 0 ? await sequenceOf(found.ticket.number) : undefined;
-  const strungWhole = sequence?.ok === true && found.stepsDone >= sequence.value.steps.length;
-  return { ...found, strungWhole };
+  const stepsInAll = sequence?.ok ? sequence.value.steps.length : undefined;
+  return {
+    ...found,
+    stepsInAll,
+    strungWhole: stepsInAll !== undefined && found.stepsDone >= stepsInAll,
+  };
 });
+
+/** The ticket of an address, or the not-found page. Shared by the layout and the page of one request. */
+export const openTicket = async (numberText: string): Promise<OpenTicket> =>
+  (await ticketAt(routeNumber(numberText))) ?? notFound();
 
 function plannedChoice(ticket: ListedTicket, bed: Bed, hybrid: boolean): PathChoice | undefined {
   const { method, shortSide, crossStart } = ticket;
@@ -127,6 +138,7 @@ function plannedChoice(ticket: ListedTicket, bed: Bed, hybrid: boolean): PathCho
 /** The sequence at the bench by the rules of the house, or why there is none; nothing while a station before it is open. */
 export const sequenceOf = cache(async (number: number): Promise<Result<Sequence> | undefined> => {
   const open = await findTicket(number);
+  if (!open) return undefined;
   const { ticket, study, setup, choice, machine } = open;
   const plan = await plannedCut(open);
   if (!study?.bed || !setup || !choice || !plan || !ticket.cutFrom) return undefined;

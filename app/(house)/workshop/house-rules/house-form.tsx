@@ -16,16 +16,19 @@ import { houseEntrySchema, type HouseEntry } from './house-entry';
 
 interface HouseFormProps {
   readonly name: string;
+  /** Of what it edits; left out where nothing is there yet. */
+  readonly version?: number | undefined;
   readonly initial: HouseEntry;
   readonly unit: TensionUnit;
   readonly save: (entry: HouseEntry) => Promise<FormAnswer>;
 }
 
 /** Every question on which schools differ, with the reasons of each side. */
-export function HouseForm({ name, initial, unit, save }: HouseFormProps) {
+export function HouseForm({ name, version, initial, unit, save }: HouseFormProps) {
   const schema = useMemo(() => houseEntrySchema(unit), [unit]);
   const form = useKeptForm<HouseEntry>({
     name,
+    version,
     schema,
     initial,
     save,

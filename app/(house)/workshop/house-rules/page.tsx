@@ -22,10 +22,11 @@ export default async function HouseRulesPage() {
       </p>
       <HouseForm
         key={workshop.version}
-        name={`house rules ${workshop.version}`}
+        name={`house rules ${workshop.id}`}
+        version={workshop.version}
         initial={houseEntryOf(workshop.houseRules ?? USUAL_HOUSE, workshop.tensionUnit)}
         unit={workshop.tensionUnit}
-        save={saveHouseRules.bind(null, workshop.version)}
+        save={saveHouseRules.bind(null, workshop.id, workshop.version)}
       />
     </main>
   );

@@ -12,6 +12,8 @@ import { machineSchema, MOUNTS, type MachineEntry } from './machine-entry';
 
 interface MachineFormProps {
   readonly name: string;
+  /** Of what it edits; left out where nothing is there yet. */
+  readonly version?: number | undefined;
   readonly initial: MachineEntry;
   readonly action: string;
   readonly save: (entry: MachineEntry) => Promise<FormAnswer>;
@@ -21,9 +23,10 @@ const plain = <T extends string>(values: readonly T[]) =>
   values.map((value) => ({ value, text: value }));
 
 /** What of a machine bears on the cut, on the order of the work and on the pull. */
-export function MachineForm({ name, initial, action, save }: MachineFormProps) {
+export function MachineForm({ name, version, initial, action, save }: MachineFormProps) {
   const form = useKeptForm<MachineEntry>({
     name,
+    version,
     schema: machineSchema,
     initial,
     save,

@@ -1,21 +1,29 @@
-import { z } from 'zod';
+import { sequenceOf } from '@/app/(house)/tickets/[number]/ticket';
 import { routeNumber } from '@/app/route-id';
-import { benchEventSchema, type BenchEvent } from '@/core/bench-log';
-import { openWorkshop } from '@/db/workshop';
+import { openedFor } from '@/app/workshop-stamp';
+import { benchEventSchema, benchLog, planKey, type BenchEvent } from '@/core/bench-log';
+import { recordBench } from '@/core/record';
+import type { Sequence } from '@/core/sequence';
+import type { OpenWorkshop } from '@/db/workshop';
+import { sentSchema, type KeptEvents, type SentEvents } from './sent';
 
-const sentSchema = z.object({
-  /** How many events of this job the bench knows to be kept. */
-  known: z.number().int().min(0),
-  events: z.array(benchEventSchema).max(2000),
-});
+type Judged = { readonly event: BenchEvent } | { readonly why: string };
 
-export type SentEvents = z.infer<typeof sentSchema>;
+const NO_EVENT = 'It cannot be read: it is torn, or its clock is far off.';
 
-export interface KeptEvents {
-  /** The job was closed, so nothing more is kept. */
-  readonly closed: boolean;
-  /** All events that are kept, unless the bench knows them already. */
-  readonly events?: readonly BenchEvent[];
+/** Looks at one event: a step counts in a plan that this job has or had, and not beyond its end. */
+function judge(sent: unknown, plans: ReadonlySet<string>, sequence: Sequence | undefined): Judged {
+  const read = benchEventSchema.safeParse(sent);
+  if (!read.success) return { why: NO_EVENT };
+  const { deed, plan, done } = read.data;
+  const counts = deed.kind === 'open' || deed.kind === 'step' || deed.kind === 'mishap';
+  if (!counts) return { event: read.data };
+  const current = sequence && planKey(sequence.steps);
+  if (plan !== current && !plans.has(plan))
+    return { why: 'It is counted in a plan that this job does not have: open the bench anew.' };
+  if (plan === current && sequence && done > sequence.steps.length)
+    return { why: `It says that ${done} steps are done, and there are ${sequence.steps.length}.` };
+  return { event: read.data };
 }
 
 /** Keeps what was done at a bench, in its order and each once, and answers with what other benches did. */
@@ -29,17 +37,45 @@ export async function POST(
   const read = sentSchema.safeParse(await request.json().catch(() => undefined));
   if (!read.success) return new Response('These are no events of a bench.', { status: 400 });
   const number = routeNumber((await params).number);
-  const { together } = await openWorkshop();
-  const answer = await together(async ({ tickets, bench }): Promise<KeptEvents | undefined> => {
+  const open = await openedFor(read.data.madeFor);
+  if (!open) return new Response('This bench was opened in another workshop.', { status: 409 });
+  const answer = await keepEvents(open, number, read.data);
+  return answer ? Response.json(answer) : new Response('There is no such ticket.', { status: 404 });
+}
+
+async function keepEvents(
+  open: OpenWorkshop,
+  number: number,
+  { known, events }: SentEvents,
+): Promise<KeptEvents | undefined> {
+  if (!(await open.tickets.get(number))) return undefined;
+  // A bench asks every two seconds, and mostly has nothing to say.
+  const made = events.length > 0 ? await sequenceOf(number) : undefined;
+  const sequence = made?.ok ? made.value : undefined;
+  return open.together(async ({ tickets, bench }): Promise<KeptEvents | undefined> => {
     const ticket = await tickets.get(number);
     if (!ticket) return undefined;
-    if (!ticket.closedAt) await bench.keep(ticket.id, read.data.events);
-    // A bench asks every two seconds, and mostly nothing is new.
-    const news = (await bench.count(ticket.id)) !== read.data.known;
+    const plans = events.length > 0 ? await bench.plans(ticket.id) : new Set<string>();
+    const judged = events.map((sent) => judge(sent, plans, sequence));
+    const sound = judged.flatMap((each) => ('event' in each ? [each.event] : []));
+    const closed = ticket.closedAt !== null;
+    const { added, refused } = await bench.keep(ticket.id, sound, closed);
+    const all = added > 0 || known !== (await bench.count(ticket.id));
+    const kept = all ? await bench.events(ticket.id) : undefined;
+    if (ticket.record && added > 0 && kept && sequence)
+      await tickets.addLate(
+        number,
+        recordBench(sequence, benchLog(kept), ticket.record.frame.sport, open.workshop.hand),
+      );
     return {
-      closed: ticket.closedAt !== null,
-      ...(news && { events: await bench.events(ticket.id) }),
+      closed,
+      setAside: judged.flatMap((each, at) => {
+        if ('why' in each) return [{ at, why: each.why }];
+        return refused.includes(each.event.id)
+          ? [{ at, why: 'The records do not take it: an event of that name is another one.' }]
+          : [];
+      }),
+      ...(kept && { events: kept }),
     };
   });
-  return answer ? Response.json(answer) : new Response('There is no such ticket.', { status: 404 });
 }

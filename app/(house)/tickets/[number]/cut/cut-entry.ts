@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { textIn } from '@/core/reading';
 import type { Bed } from '@/core/bed';
 import { methodProblem } from '@/core/methods';
 import { methodSchema } from '@/core/method';
@@ -15,7 +16,7 @@ export const cutSchema = (bed: Bed, hybrid: boolean) =>
       shortSide: sideSchema,
       crossStart: sideSchema,
       cutFrom: cutSourceSchema,
-      remnants: z.string(),
+      remnants: textIn,
       machineId: z.union([z.literal(''), z.uuid()]),
     })
     .transform(({ remnants, machineId, ...entry }, context) => {

@@ -54,6 +54,8 @@ export interface StockedString extends PlannedString {
 
 interface CutFormProps {
   readonly name: string;
+  /** Of what it edits; left out where nothing is there yet. */
+  readonly version?: number | undefined;
   readonly number: number;
   readonly initial: CutEntry;
   readonly spec: FrameSpec;
@@ -90,6 +92,7 @@ export function CutForm(props: CutFormProps) {
 
 function Cut({
   name,
+  version,
   number,
   initial,
   bed,
@@ -106,7 +109,7 @@ function Cut({
   save,
 }: CutFormProps & { readonly bed: Bed; readonly doubts: readonly string[] }) {
   const schema = useMemo(() => cutSchema(bed, hybrid), [bed, hybrid]);
-  const form = useKeptForm<CutEntry>({ name, schema, initial, save: save ?? KEEP });
+  const form = useKeptForm<CutEntry>({ name, version, schema, initial, save: save ?? KEEP });
   const { method, shortSide, crossStart, cutFrom, remnants, machineId } = useWatch({
     control: form.control,
   }) as CutEntry;

@@ -22,7 +22,8 @@ export default async function CutStation({ params }: PageProps<'/tickets/[number
   return (
     <CutForm
       key={ticket.version}
-      name={`ticket ${ticket.id} ${ticket.version} cut`}
+      name={`ticket ${ticket.id} cut`}
+      version={ticket.version}
       number={ticket.number}
       initial={{
         ...(choice ?? usualChoice(study.bed, hybrid)),
@@ -40,7 +41,9 @@ export default async function CutStation({ params }: PageProps<'/tickets/[number
       preference={workshop.methodPreference}
       learnt={await learntFor(open)}
       lengthSystem={workshop.lengthSystem}
-      {...(!ticket.closedAt && { save: saveCut.bind(null, ticket.number, ticket.version) })}
+      {...(!ticket.closedAt && {
+        save: saveCut.bind(null, workshop.id, ticket.number, ticket.version),
+      })}
     />
   );
 }

@@ -15,16 +15,19 @@ interface FromLibraryProps {
 export function FromLibrary({ frames, pick }: FromLibraryProps) {
   const router = useRouter();
   const [notice, setNotice] = useState<string>();
+  const [typed, setTyped] = useState('');
   if (frames.length === 0) return null;
   return (
     <ListPicker
       label="Or is it one of these?"
       className="mb-6 max-w-md"
       options={frames}
-      value=""
+      value={typed}
       problem={notice}
       onChange={async (id) => {
-        if (!id) return;
+        setTyped(id);
+        // Letters on the way to a name are no choice yet.
+        if (!frames.some((frame) => frame.id === id)) return;
         try {
           const answer = await pick(id);
           if (answer.ok) router.refresh();

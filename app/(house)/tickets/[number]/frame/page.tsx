@@ -37,12 +37,12 @@ export default async function FrameStation({
             text: name,
             detail: sport,
           }))}
-          pick={pickFrameForRacket.bind(null, ticket.racketId, racketVersion)}
+          pick={pickFrameForRacket.bind(null, workshop.id, ticket.racketId, racketVersion)}
         />
         <FrameForm
           name={`ticket ${ticket.id} frame`}
           initial={emptyFrameEntry('tennis', ticket.frameName)}
-          save={enterFrameForRacket.bind(null, ticket.racketId, racketVersion, here)}
+          save={enterFrameForRacket.bind(null, workshop.id, ticket.racketId, racketVersion, here)}
           action="Keep this frame"
           {...units}
         />
@@ -53,9 +53,10 @@ export default async function FrameStation({
     return (
       <FrameForm
         key={frame.version}
-        name={`frame ${frame.id} ${frame.version}`}
+        name={`frame ${frame.id}`}
+        version={frame.version}
         initial={frameEntryOf(frame.name, frame.spec)}
-        save={changeFrame.bind(null, frame.id, frame.version, here)}
+        save={changeFrame.bind(null, workshop.id, frame.id, frame.version, here)}
         action="Save the frame"
         {...units}
       />

@@ -1,13 +1,13 @@
 'use server';
 
-import { z } from 'zod';
+import type { z } from 'zod';
+import { action, entryOf, rowVersion, ticketNumber } from '@/app/action';
 import { answerTo, misread, refused } from '@/app/answers';
 import type { Learnt } from '@/core/plan';
 import { benchLog } from '@/core/bench-log';
 import { recordBench, recordJob, type BenchRecord, type JobRecord } from '@/core/record';
-import { openWorkshop } from '@/db/workshop';
-import type { FormAnswer } from '@/ui/form/result';
-import { learntFor, openTicket, sequenceOf, type OpenTicket } from '../ticket';
+import type { Records } from '@/db/workshop';
+import { learntFor, sequenceOf, ticketAt, type OpenTicket } from '../ticket';
 import { handOverSchema, type HandOverEntry } from './hand-over-entry';
 
 /** Everything that the record keeps, or nothing while a station before this one is open. */
@@ -48,32 +48,34 @@ function recordOf(
 }
 
 /** What the events at the bench leave; null when it was strung without the bench view. */
-async function atTheBench(open: OpenTicket): Promise<BenchRecord | null> {
+async function atTheBench(open: OpenTicket, { bench }: Records): Promise<BenchRecord | null> {
   const sequence = await sequenceOf(open.ticket.number);
   const sport = open.study?.bed?.spec.sport;
   if (!sequence?.ok || !sport) return null;
-  const { bench } = await openWorkshop();
   const log = benchLog(await bench.events(open.ticket.id));
   return recordBench(sequence.value, log, sport, open.workshop.hand);
 }
 
 /** Closes the ticket: from here on it is a record. Sent twice, the second finds it closed. */
-export async function closeJob(
-  number: number,
-  version: number,
-  entry: HandOverEntry,
-): Promise<FormAnswer> {
-  const read = handOverSchema.safeParse(entry);
-  if (!read.success) return misread(read.error);
-  const open = await openTicket(String(z.number().int().parse(number)));
-  const record = recordOf(open, await learntFor(open), await atTheBench(open), read.data);
-  if (!record)
-    return refused('A station before this one is still open: look at Frame, Setup and Cut.');
-  const { tickets } = await openWorkshop();
-  const saved = await tickets.close(number, version, {
-    labourMinor: read.data.labour,
-    stringMinor: read.data.string,
-    record,
-  });
-  return answerTo(saved, 'ticket', `/jobs/${number}`);
-}
+export const closeJob = action(
+  refused,
+  [ticketNumber, rowVersion, entryOf<HandOverEntry>()],
+  async ({ together }, number, version, entry) => {
+    const read = handOverSchema.safeParse(entry);
+    if (!read.success) return misread(read.error);
+    const open = await ticketAt(number);
+    const learnt = open && (await learntFor(open));
+    return together(async (records) => {
+      const record =
+        open && recordOf(open, learnt ?? {}, await atTheBench(open, records), read.data);
+      if (!record)
+        return refused('A station before this one is still open: look at Frame, Setup and Cut.');
+      const saved = await records.tickets.close(number, version, {
+        labourMinor: read.data.labour,
+        stringMinor: read.data.string,
+        record,
+      });
+      return answerTo(saved, 'ticket', `/jobs/${number}`);
+    });
+  },
+);

@@ -12,7 +12,11 @@ import { handOverSchema, type HandOverEntry } from './hand-over-entry';
 
 interface HandOverFormProps {
   readonly name: string;
+  /** Of what it edits; left out where nothing is there yet. */
+  readonly version?: number | undefined;
   readonly initial: HandOverEntry;
+  /** What the bench does not know of. */
+  readonly missing: string | undefined;
   readonly currency: string;
   readonly stringHint: string;
   /** The pieces whose tails can be measured, with what was given and what the plan expects to be left. */
@@ -22,13 +26,15 @@ interface HandOverFormProps {
 
 export function HandOverForm({
   name,
+  version,
   initial,
+  missing,
   currency,
   stringHint,
   pieces,
   save,
 }: HandOverFormProps) {
-  const form = useKeptForm<HandOverEntry>({ name, schema: handOverSchema, initial, save });
+  const form = useKeptForm<HandOverEntry>({ name, version, schema: handOverSchema, initial, save });
   const [labour, string] = useWatch({ control: form.control, name: ['labour', 'string'] });
   const [labourRead, stringRead] = [parseMoney(labour), parseMoney(string)];
   return (
@@ -64,6 +70,11 @@ export function HandOverForm({
         hint="What you saw: wear, a replaced grommet, what to try next time."
         {...form.field('remarks')}
       />
+      {missing !== undefined && (
+        <p role="note" className="bg-warn-wash col-span-2 px-3 py-2">
+          {missing}
+        </p>
+      )}
       <div className="col-span-2">
         <FormFoot form={form} action="Hand over and close the job" />
       </div>

@@ -5,7 +5,7 @@ import { formatStringLength, formatTicket, formatTicketConverted } from '@/core/
 import { lengthWords } from '@/core/wording';
 import { Fact, Facts } from '@/ui/facts';
 import { stationsOf } from '../stations';
-import { openTicket, plannedCut } from '../ticket';
+import { openTicket, plannedCut, type OpenTicket } from '../ticket';
 import { Waits } from '../waits';
 import { closeJob } from './actions';
 import { HandOverForm } from './hand-over-form';
@@ -15,6 +15,14 @@ const SUPPLY_WORDS = {
   some: 'Only the string that is yours.',
   all: 'The client brought the string.',
 };
+
+/** What the bench does not know of, and how the record will say so. */
+function missingAtTheBench({ stepsDone, stepsInAll, strungWhole }: OpenTicket): string | undefined {
+  if (strungWhole) return undefined;
+  if (stepsInAll === undefined)
+    return 'Nothing was kept at the bench. The record will say so: no time, no pulls.';
+  return `Only ${stepsDone} of ${stepsInAll} steps are kept at the bench. Is it strung to the last knot? The record will list what was kept, and call the rest not kept at the bench.`;
+}
 
 export default async function HandOverStation({
   params,
@@ -83,8 +91,10 @@ export default async function HandOverStation({
       </section>
       {!ticket.closedAt && (
         <HandOverForm
+          missing={missingAtTheBench(open)}
           key={ticket.version}
-          name={`ticket ${ticket.id} ${ticket.version} hand over`}
+          name={`ticket ${ticket.id} hand over`}
+          version={ticket.version}
           initial={{
             labour: (workshop.labourMinor / 100).toFixed(2),
             string: (price / 100).toFixed(2),
@@ -100,7 +110,7 @@ export default async function HandOverStation({
           })}
           currency={workshop.currency}
           stringHint={SUPPLY_WORDS[supply]}
-          save={closeJob.bind(null, ticket.number, ticket.version)}
+          save={closeJob.bind(null, workshop.id, ticket.number, ticket.version)}
         />
       )}
     </div>

@@ -1,81 +1,80 @@
 'use server';
 
-import { z } from 'zod';
+import { action, entryOf, rowVersion, ticketNumber } from '@/app/action';
 import { answerTo, misread, refused, Undone, wholly } from '@/app/answers';
 import { caseOf } from '@/core/advice/case';
 import { recordAdvice, strungFrom } from '@/core/advice/record';
 import { climb } from '@/core/advice/staircase';
 import { remembered, SILENT } from '@/core/talk';
 import { NO_CUT, type SetupFacts } from '@/db/tickets';
-import { openWorkshop } from '@/db/workshop';
 import type { FormAnswer } from '@/ui/form/result';
-import { houseOf, lastJobOn, openTicket } from '../ticket';
+import { houseOf, lastJobOn, ticketAt } from '../ticket';
 import { setupSchema, type ReadSetup, type SetupEntry } from './setup-entry';
 
 /** Keeps the setup with the advice it was made on, and what was said with the client and the racket. */
-export async function saveSetup(
-  number: number,
-  version: number,
-  entry: SetupEntry,
-): Promise<FormAnswer> {
-  const open = await openTicket(String(z.number().int().parse(number)));
-  const { ticket, frame, study, unit } = open;
-  if (!frame || !study?.bed)
-    return refused('This ticket has no frame any more. Go back to the Frame station.');
-  const read = setupSchema(frame.sport, unit).safeParse(entry);
-  if (!read.success) return misread(read.error);
-  const { strings, together } = await openWorkshop();
-  const found = [];
-  for (const [field, { id, gaugeMm }] of [
-    ['mainStringId', read.data.mains],
-    ['crossStringId', read.data.crosses],
-  ] as const) {
-    const string = await strings.get(id);
-    if (!string || string.removedAt)
-      return wrong(
-        field,
-        'This string was removed from the library in another tab. Choose another.',
-      );
-    if (string.sport !== frame.sport)
-      return wrong(
-        field,
-        `${string.name} is a ${string.sport} string and the racket is for ${frame.sport}.`,
-      );
-    found.push({ string, gaugeMm });
-  }
-  const [mains, crosses] = found;
-  if (!mains || !crosses) return refused('Choose the strings again.');
-  const about = caseOf({
-    bed: study.bed,
-    talk: read.data.talk,
-    house: houseOf(open, read.data.todaysRules),
-    record: await lastJobOn(open),
-  });
-  const bed = { mains, crosses };
-  const tension =
-    read.data.tension ?? climb(about, strungFrom(bed), unit, read.data.switched).ticket;
-  const facts: SetupFacts = {
-    ...columnsOf(read.data),
-    mainN: tension.mainN,
-    crossN: tension.crossN,
-    tensionUnit: tension.unit,
-    advice: recordAdvice(about, bed, tension, read.data.switched),
-  };
-  // What it was cut from may not fit another string, so the cut is looked at again.
-  const same = (['mainStringId', 'mainGaugeMm', 'crossStringId', 'crossGaugeMm'] as const).every(
-    (name) => ticket[name] === facts[name],
-  );
-  return wholly(() =>
-    together(async ({ tickets, clients, rackets }) => {
-      const saved = await tickets.change(number, version, same ? facts : { ...facts, ...NO_CUT });
-      if (saved !== 'saved') throw new Undone(answerTo(saved, 'ticket'));
-      const { racket, ...said } = remembered(read.data.talk);
-      await clients.remember(ticket.clientId, { ...said, racket: SILENT.racket });
-      await rackets.remember(ticket.racketId, racket);
-      return answerTo(saved, 'ticket', `/tickets/${number}/cut`);
-    }),
-  );
-}
+export const saveSetup = action(
+  refused,
+  [ticketNumber, rowVersion, entryOf<SetupEntry>()],
+  async ({ strings, together }, number, version, entry): Promise<FormAnswer> => {
+    const open = await ticketAt(number);
+    if (!open?.frame || !open.study?.bed)
+      return refused('This ticket has no frame any more. Go back to the Frame station.');
+    const { ticket, frame, unit } = open;
+    const { bed: framed } = open.study;
+    const read = setupSchema(frame.sport, unit).safeParse(entry);
+    if (!read.success) return misread(read.error);
+    const found = [];
+    for (const [field, { id, gaugeMm }] of [
+      ['mainStringId', read.data.mains],
+      ['crossStringId', read.data.crosses],
+    ] as const) {
+      const string = await strings.get(id);
+      if (!string || string.removedAt)
+        return wrong(
+          field,
+          'This string was removed from the library in another tab. Choose another.',
+        );
+      if (string.sport !== frame.sport)
+        return wrong(
+          field,
+          `${string.name} is a ${string.sport} string and the racket is for ${frame.sport}.`,
+        );
+      found.push({ string, gaugeMm });
+    }
+    const [mains, crosses] = found;
+    if (!mains || !crosses) return refused('Choose the strings again.');
+    const about = caseOf({
+      bed: framed,
+      talk: read.data.talk,
+      house: houseOf(open, read.data.todaysRules),
+      record: await lastJobOn(open),
+    });
+    const bed = { mains, crosses };
+    const tension =
+      read.data.tension ?? climb(about, strungFrom(bed), unit, read.data.switched).ticket;
+    const facts: SetupFacts = {
+      ...columnsOf(read.data),
+      mainN: tension.mainN,
+      crossN: tension.crossN,
+      tensionUnit: tension.unit,
+      advice: recordAdvice(about, bed, tension, read.data.switched),
+    };
+    // What it was cut from may not fit another string, so the cut is looked at again.
+    const same = (['mainStringId', 'mainGaugeMm', 'crossStringId', 'crossGaugeMm'] as const).every(
+      (name) => ticket[name] === facts[name],
+    );
+    return wholly(() =>
+      together(async ({ tickets, clients, rackets }) => {
+        const saved = await tickets.change(number, version, same ? facts : { ...facts, ...NO_CUT });
+        if (saved !== 'saved') throw new Undone(answerTo(saved, 'ticket'));
+        const { racket, ...said } = remembered(read.data.talk);
+        await clients.remember(ticket.clientId, { ...said, racket: SILENT.racket });
+        await rackets.remember(ticket.racketId, racket);
+        return answerTo(saved, 'ticket', `/tickets/${number}/cut`);
+      }),
+    );
+  },
+);
 
 const wrong = (field: string, problem: string): FormAnswer => ({
   ok: false,

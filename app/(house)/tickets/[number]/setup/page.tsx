@@ -76,7 +76,8 @@ export default async function SetupStation({ params }: PageProps<'/tickets/[numb
   return (
     <SetupForm
       key={ticket.version}
-      name={`ticket ${ticket.id} ${ticket.version} setup`}
+      name={`ticket ${ticket.id} setup`}
+      version={ticket.version}
       number={ticket.number}
       saved={ticket.advice !== null}
       initial={entryOf(open, await talkOn(open))}
@@ -89,7 +90,7 @@ export default async function SetupStation({ params }: PageProps<'/tickets/[numb
       house={{ kept: houseOf(open, false), todays: houseOf(open, true) }}
       labourMinor={workshop.labourMinor}
       currency={workshop.currency}
-      save={saveSetup.bind(null, ticket.number, ticket.version)}
+      save={saveSetup.bind(null, workshop.id, ticket.number, ticket.version)}
     />
   );
 }

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { textIn } from '@/core/reading';
 import { parseGauge } from '@/core/gauge';
 import { parseTicketTension } from '@/core/notation';
 import type { Sport } from '@/core/sport';
@@ -31,17 +32,17 @@ export const setupSchema = (sport: Sport, unit: TensionUnit) =>
     .object({
       talk: talkEntrySchema(sport, unit),
       /** Steps of the staircase switched by hand. */
-      switched: z.record(z.string().max(60), z.boolean()),
+      switched: z.record(textIn.max(60), z.boolean()),
       /** The house rules of today instead of those the job was begun with. */
       todaysRules: z.boolean(),
       mainStringId: chosen('mains'),
-      mainGauge: z.string(),
+      mainGauge: textIn,
       mainSupplied: z.boolean(),
       hybrid: z.boolean(),
-      crossStringId: z.string(),
-      crossGauge: z.string(),
+      crossStringId: textIn,
+      crossGauge: textIn,
       crossSupplied: z.boolean(),
-      tension: z.string(),
+      tension: textIn,
     })
     .transform((entry, context): ReadSetup => {
       const add = (path: string, message: string) =>

@@ -34,6 +34,8 @@ import { TalkPanel } from './talk-panel';
 
 interface SetupFormProps {
   readonly name: string;
+  /** Of what it edits; left out where nothing is there yet. */
+  readonly version?: number | undefined;
   readonly number: number;
   /** There is a setup to tell the client of. */
   readonly saved: boolean;
@@ -53,6 +55,7 @@ interface SetupFormProps {
 /** The judgement that clients pay for: the talk, why the figures are what they are, and what to choose from. */
 export function SetupForm({
   name,
+  version,
   number,
   saved,
   initial,
@@ -71,7 +74,7 @@ export function SetupForm({
   const { sport } = spec;
   const schema = useMemo(() => setupSchema(sport, unit), [sport, unit]);
   const talkSchema = useMemo(() => talkEntrySchema(sport, unit), [sport, unit]);
-  const form = useKeptForm<SetupEntry>({ name, schema, initial, save });
+  const form = useKeptForm<SetupEntry>({ name, version, schema, initial, save });
   const { control, setValue } = form;
   const entry = useWatch({ control }) as SetupEntry;
   const [taken, setTaken] = useState<string>();

@@ -4,7 +4,7 @@ import { Fact, Facts } from '@/ui/facts';
 import { openTicket } from '../ticket';
 
 export default async function TakeInStation({ params }: PageProps<'/tickets/[number]/take-in'>) {
-  const { ticket, now } = await openTicket((await params).number);
+  const { ticket, workshop, now } = await openTicket((await params).number);
   if (ticket.closedAt)
     return (
       <Facts className="max-w-3xl">
@@ -15,13 +15,14 @@ export default async function TakeInStation({ params }: PageProps<'/tickets/[num
   return (
     <AskedForm
       key={ticket.version}
-      name={`ticket ${ticket.id} ${ticket.version} asked`}
+      name={`ticket ${ticket.id} asked`}
+      version={ticket.version}
       initial={{
         promised: ticket.promised.replace('T', ' '),
         wish: ticket.wish,
         condition: ticket.condition,
       }}
-      save={changeAsked.bind(null, ticket.number, ticket.version)}
+      save={changeAsked.bind(null, workshop.id, ticket.number, ticket.version)}
       now={now}
     />
   );

@@ -47,15 +47,16 @@ export default async function MachinePage({ params }: PageProps<'/workshop/machi
         <div>
           <MachineForm
             key={machine.version}
-            name={`machine ${id} ${machine.version}`}
+            name={`machine ${id}`}
+            version={machine.version}
             initial={machineEntryOf(machine)}
             action="Save this machine"
-            save={changeMachine.bind(null, id, machine.version)}
+            save={changeMachine.bind(null, workshop.id, id, machine.version)}
           />
           <RemoveButton
             what="machine"
-            remove={removeMachine.bind(null, id)}
-            restore={restoreMachine.bind(null, id)}
+            remove={removeMachine.bind(null, workshop.id, id)}
+            restore={restoreMachine.bind(null, workshop.id, id)}
             listHref="/workshop/machines"
           />
         </div>
@@ -82,7 +83,7 @@ export default async function MachinePage({ params }: PageProps<'/workshop/machi
             key={checks.length}
             name={`check ${id}`}
             unit={unit}
-            save={addCheck.bind(null, id, randomUUID())}
+            save={addCheck.bind(null, workshop.id, id, randomUUID())}
           />
           <ul className="mt-4">
             {checks.toReversed().map(({ id: check, day, askedN, measuredN }) => (
@@ -93,8 +94,8 @@ export default async function MachinePage({ params }: PageProps<'/workshop/machi
                 </span>
                 <RemoveButton
                   what="check"
-                  remove={removeCheck.bind(null, check)}
-                  restore={restoreCheck.bind(null, check)}
+                  remove={removeCheck.bind(null, workshop.id, check)}
+                  restore={restoreCheck.bind(null, workshop.id, check)}
                   listHref={`/workshop/machines/${id}`}
                 />
               </li>

@@ -1,0 +1,101 @@
+/** What was done at benches of this browser and waits for the server, in the browser's store. */
+import { z } from 'zod';
+import { benchEventSchema, type BenchEvent } from '@/core/bench-log';
+import type { SetAside } from './events/sent';
+
+/** An event that the server does not keep: what it was, in words, and why it is not kept. */
+const asideSchema = z.object({ what: z.string(), why: z.string() });
+export type AsideEvent = z.infer<typeof asideSchema>;
+
+export interface Backlog {
+  readonly add: (event: BenchEvent) => void;
+  /** Those that can be read, in the order of their time. */
+  readonly sound: () => readonly BenchEvent[];
+  /** The next ones to send, readable or not; `answered` takes them away, and keeps apart what is set aside. */
+  readonly next: (most: number) => {
+    readonly events: readonly unknown[];
+    readonly answered: (setAside: readonly SetAside[]) => void;
+  };
+  readonly aside: () => readonly AsideEvent[];
+  readonly forgetAside: () => void;
+}
+
+/** A list in the store; nothing where there is none, or where it is torn beyond reading. */
+function list(store: Storage, key: string): readonly unknown[] {
+  try {
+    const read: unknown = JSON.parse(store.getItem(key) ?? '[]');
+    return Array.isArray(read) ? read : [];
+  } catch {
+    return [];
+  }
+}
+
+function keep(store: Storage, key: string, values: readonly unknown[]): void {
+  if (values.length > 0) store.setItem(key, JSON.stringify(values));
+  else store.removeItem(key);
+}
+
+const timeOf = (value: unknown): string => {
+  const at = (value as { at?: unknown } | null)?.at;
+  return typeof at === 'string' ? at : '';
+};
+
+function wordsFor(value: unknown): string {
+  const read = benchEventSchema.safeParse(value);
+  if (!read.success) return JSON.stringify(value).slice(0, 200);
+  const { deed, done } = read.data;
+  return deed.kind === 'note' ? `note: ${deed.text}` : `${deed.kind}, after ${done} steps`;
+}
+
+/**
+ * The backlog of one job of one workshop. Each window writes under a name of its own, and any of them
+ * sends what all have left: a window that was closed may have left some.
+ */
+export function backlogOf(workshopId: string, number: number): Backlog {
+  const prefix = `bench ${workshopId} ${number} `;
+  const asideKey = `aside ${workshopId} ${number}`;
+  const keys = () => Object.keys(localStorage).filter((key) => key.startsWith(prefix));
+  const all = () =>
+    keys()
+      .flatMap((key) => list(localStorage, key))
+      .toSorted((a, b) => timeOf(a).localeCompare(timeOf(b)));
+
+  return {
+    add(event) {
+      const key = prefix + event.bench;
+      keep(localStorage, key, [...list(localStorage, key), event]);
+    },
+    sound: () =>
+      all().flatMap((value) => {
+        const read = benchEventSchema.safeParse(value);
+        return read.success ? [read.data] : [];
+      }),
+    next(most) {
+      const events = all().slice(0, most);
+      const texts = new Set(events.map((event) => JSON.stringify(event)));
+      return {
+        events,
+        answered(setAside) {
+          const odd = setAside.flatMap(({ at, why }) =>
+            at < events.length ? [{ what: wordsFor(events[at]), why }] : [],
+          );
+          // What is set aside is written down before it is taken away.
+          if (odd.length > 0)
+            keep(localStorage, asideKey, [...list(localStorage, asideKey), ...odd]);
+          for (const key of keys())
+            keep(
+              localStorage,
+              key,
+              list(localStorage, key).filter((event) => !texts.has(JSON.stringify(event))),
+            );
+        },
+      };
+    },
+    aside: () =>
+      list(localStorage, asideKey).flatMap((value) => {
+        const read = asideSchema.safeParse(value);
+        return read.success ? [read.data] : [];
+      }),
+    forgetAside: () => localStorage.removeItem(asideKey),
+  };
+}

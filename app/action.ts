@@ -1,0 +1,52 @@
+/** The one door of every server action: what comes in is looked at before anything is done with it. */
+import { z } from 'zod';
+import { isBusy, isRefusal } from '@/db/saving';
+import type { OpenWorkshop } from '@/db/workshop';
+import { MADE_FOR_ANOTHER, openedFor } from './workshop-stamp';
+
+type Schemas = readonly z.ZodType[];
+type Inputs<S extends Schemas> = { -readonly [K in keyof S]: z.input<S[K]> };
+type Outputs<S extends Schemas> = { -readonly [K in keyof S]: z.output<S[K]> };
+
+const ODD = 'That is nothing this page could have sent. Nothing was saved: reload it.';
+const BUSY = 'The records are busy just now. Nothing was saved, what you typed is here: try again.';
+const NOT_TAKEN = 'The records do not take that. Nothing was saved: look at what you typed.';
+
+/** An id of a row, made by a form or found in a list. */
+export const rowId = z.uuid();
+/** The version that a change was made on. */
+export const rowVersion = z.number().int().min(1).max(2_000_000_000);
+export const ticketNumber = z.number().int().min(1).max(999_999_999);
+/** Where a form leads when it is saved: an address of this house. */
+export const wayOn = z
+  .string()
+  .max(200)
+  .regex(/^\/(?!\/)/);
+/** What a form holds; its own schema reads it. */
+export const entryOf = <T>() => z.custom<T>((value) => typeof value === 'object' && value !== null);
+
+/**
+ * A server action for the workshop that its page was made for. What is not as `schemas` want it, comes
+ * from a page of another workshop or is not taken by the database is answered by `refuse`, in one
+ * sentence and with nothing done.
+ */
+export function action<const S extends Schemas, Answer>(
+  refuse: (sentence: string) => Answer,
+  schemas: S,
+  work: (open: OpenWorkshop, ...args: Outputs<S>) => Promise<Answer>,
+): (madeFor: string, ...args: Inputs<S>) => Promise<Answer> {
+  const shape = z.tuple(schemas as unknown as [z.ZodType, ...z.ZodType[]]);
+  return async (madeFor, ...args) => {
+    const read = shape.safeParse(args);
+    if (!read.success) return refuse(ODD);
+    const open = await openedFor(madeFor);
+    if (!open) return refuse(MADE_FOR_ANOTHER);
+    try {
+      return await work(open, ...(read.data as Outputs<S>));
+    } catch (error) {
+      if (isBusy(error)) return refuse(BUSY);
+      if (isRefusal(error)) return refuse(NOT_TAKEN);
+      throw error;
+    }
+  };
+}

@@ -1,0 +1,1 @@
+ALTER TABLE "bench_events" ADD COLUMN "late" boolean DEFAULT false NOT NULL;

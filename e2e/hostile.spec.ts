@@ -1,0 +1,17 @@
+import { expect, test } from '@playwright/test';
+import { beHostile } from '@/scripts/hostile';
+import { targetAt } from '@/scripts/hostile-target';
+
+// The whole of it, some thousands, is `npm run bench -- trial`.
+test('hostile requests to every action, route, address and importer are answered, and none fails', async ({
+  baseURL,
+}) => {
+  const build = process.env.ORTHOTENS_BUILD ?? '.next';
+  const target = await targetAt(baseURL ?? '', process.env.DATABASE_URL ?? '', build);
+  const { faults, statuses } = await beHostile(target, 500, 20);
+  expect(faults).toEqual([]);
+  // Some get through the first door, and some are refused at it.
+  expect(statuses['200']).toBeGreaterThan(100);
+  expect(statuses['400']).toBeGreaterThan(20);
+  expect(statuses['404']).toBeGreaterThan(20);
+});

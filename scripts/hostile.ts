@@ -1,0 +1,368 @@
+/**
+ * Requests that no page would send, to every action, route, address and importer of a running server:
+ * all of them must be answered, none with a fault of the server.
+ */
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { z } from 'zod';
+import { emptyClientEntry } from '@/app/(house)/clients/client-entry';
+import { emptyFrameEntry } from '@/app/(house)/frames/frame-entry';
+import { NEW_MACHINE } from '@/app/(house)/workshop/machines/machine-entry';
+import { houseEntryOf } from '@/app/(house)/workshop/house-rules/house-entry';
+import { talkEntryOf } from '@/app/(house)/tickets/[number]/setup/talk-entry';
+import { USUAL_HOUSE } from '@/core/house-rules';
+import { SILENT } from '@/core/talk';
+import { chanceFrom, type Chance } from '@/db/demo/chance';
+
+export interface HostileReport {
+  readonly requests: number;
+  /** How many were answered with each status. */
+  readonly statuses: Readonly<Record<string, number>>;
+  /** Those that the server failed at, so that they can be sent again. */
+  readonly faults: readonly string[];
+}
+
+export interface Target {
+  readonly origin: string;
+  /** Folder of the build that it serves. */
+  readonly build: string;
+  readonly workshopId: string;
+  /** Rows that are there, so that some requests get past the first door. */
+  readonly ids: readonly string[];
+  readonly tickets: readonly number[];
+}
+
+const manifestSchema = z.object({
+  node: z.record(z.string(), z.object({ exportedName: z.string() })),
+});
+
+const FORGED = '3f2504e0-4f89-41d3-9a0c-0305e82c3301';
+
+const ODD: readonly unknown[] = [
+  'a\0b',
+  '\0',
+  '\ud83c',
+  'x'.repeat(5000),
+  '',
+  ' ',
+  '1',
+  '0000-01-01',
+  '0000-01-01T00:00:00Z',
+  "'; drop table clients; --",
+  '<script>alert(1)</script>',
+  '../../etc/passwd',
+  '%',
+  '$F1',
+  '$undefined',
+  '$K1',
+  '-1+cmd|x',
+  'ﬁ½²',
+  '99H 98H',
+  '1e308',
+  -1,
+  0,
+  1.5,
+  2 ** 31,
+  2 ** 53,
+  null,
+  true,
+  {},
+  [],
+  [[[[[]]]]],
+  { __proto__: null, constructor: 'x' },
+  { toString: 'x' },
+];
+
+const PATHS = [
+  '/clients/@',
+  '/rackets/@',
+  '/frames/@',
+  '/frames/@/document',
+  '/strings/@',
+  '/jobs/#',
+  '/tickets/#',
+  '/tickets/#/take-in',
+  '/tickets/#/frame',
+  '/tickets/#/setup',
+  '/tickets/#/cut',
+  '/tickets/#/pull',
+  '/tickets/#/hand-over',
+  '/bench/#',
+  '/practice/@',
+  '/sheets/#',
+  '/why/#',
+  '/workshop/machines/@',
+  '/clients?find=@',
+  '/rackets?find=@',
+  '/frames?find=@',
+  '/strings?find=@',
+  '/jobs?find=@',
+  '/take-in?again=#',
+  '/take-in?client=@',
+  '/take-in?racket=@&racket=@',
+  '/same-feel?ticket=#',
+  '/same-feel?racket=@',
+  '/strings/new?ticket=#',
+  '/tickets/#/frame?edit=@',
+  '/@',
+];
+
+const ODD_SEGMENTS = [
+  '%',
+  '%E0%A4%A',
+  '%00',
+  'a%00b',
+  '%ED%A0%BC',
+  '..%2f..%2f',
+  '%F0%9F%8E%BE',
+  '-1',
+  '1.5',
+  '0',
+  '00401',
+  '99999999999999999999',
+  '1e9',
+  'x'.repeat(3000),
+  FORGED,
+  '------------------------------------',
+  '%25',
+  '*',
+  'undefined',
+  '[id]',
+];
+
+/** An entry of each action as its page sends it, to be spoilt in one place or several. */
+function argumentsOf(action: string, { ids, tickets }: Target, chance: Chance): unknown[] {
+  const id = () => (chance.next() < 0.3 ? FORGED : chance.one(ids));
+  const number = () => chance.one(tickets);
+  const version = 1 + chance.below(3);
+  const frame = emptyFrameEntry(chance.one(['tennis', 'badminton', 'squash'] as const), 'Hostile');
+  const client = { ...emptyClientEntry, name: 'Hostile' };
+  const racket = { mark: 'H', frameId: '', notes: '' };
+  const string = {
+    name: 'Hostile',
+    sport: 'tennis',
+    family: 'monofilament',
+    subKind: '',
+    shape: 'round',
+    colour: '',
+    gauges: '1.25',
+    set: '12.2',
+    price: '9',
+    reel: '',
+    reelPrice: '',
+    mass: '',
+    stretch: '',
+    life: '',
+    holding: '',
+    notFor: '',
+    notes: '',
+  };
+  const asked = { promised: '+2d', wish: 'x', condition: 'y' };
+  const takeIn = {
+    ...asked,
+    requestKey: FORGED.replace('3', String(chance.below(10))),
+    clientId: '',
+    clientName: `Hostile ${chance.below(1_000_000)}`,
+    contact: '',
+    racketId: '',
+    frameId: '',
+    frameLabel: 'F',
+    mark: '',
+    again: '',
+  };
+  const setup = {
+    talk: talkEntryOf(SILENT),
+    switched: {},
+    todaysRules: false,
+    mainStringId: id(),
+    mainGauge: '1.25',
+    mainSupplied: false,
+    hybrid: false,
+    crossStringId: '',
+    crossGauge: '',
+    crossSupplied: false,
+    tension: '24/23',
+  };
+  const cut = {
+    method: 'two-piece',
+    shortSide: 'left',
+    crossStart: 'left',
+    cutFrom: 'one set',
+    remnants: '',
+    machineId: '',
+  };
+  const workshop = {
+    name: 'Hostile',
+    tensionUnit: 'kg',
+    lengthSystem: 'metric',
+    currency: 'EUR',
+    timeZone: 'UTC',
+    labour: '18',
+    gripperMm: '36',
+    knotMm: '8',
+    tailMm: '6',
+    marginMm: '5',
+    armSpanMm: '',
+    methodPreference: 'fewest losses at knots',
+    hand: 'practised',
+  };
+  const closing = { labour: '18', string: '9', leftOver: ['', ''], remarks: '' };
+  const table: Readonly<Record<string, unknown[]>> = {
+    addClient: [id(), client],
+    changeClient: [id(), version, client],
+    changeRacket: [id(), version, racket],
+    addString: [id(), '/strings', string],
+    changeString: [id(), version, string],
+    importStrings: [`name,sport,family,gauges_mm,set_m,set_price\nA,tennis,aramid,1.25,12.2,9`],
+    addFrame: [id(), frame],
+    changeFrame: [id(), version, null, frame],
+    enterFrameForRacket: [id(), version, '/', frame],
+    pickFrameForRacket: [id(), version, id()],
+    importFrames: [id(), JSON.stringify({ format: 'orthotens-frame/1', name: 'A' })],
+    addMachine: [id(), { ...NEW_MACHINE, name: 'Hostile', gripperMm: '36' }],
+    changeMachine: [id(), version, { ...NEW_MACHINE, name: 'Hostile', gripperMm: '36' }],
+    addCheck: [id(), id(), { asked: '24', measured: '24' }],
+    saveWorkshop: [version + 9, workshop],
+    saveHouseRules: [version + 9, houseEntryOf(USUAL_HOUSE, 'kg')],
+    findAnything: ['her'],
+    findClients: ['her'],
+    racketsOfClient: [id()],
+    takeIn: [takeIn],
+    changeAsked: [number(), version, asked],
+    saveSetup: [number(), version, setup],
+    saveCut: [number(), version, cut],
+    closeJob: [number(), version + 9, closing],
+  };
+  // What is left removes a row or puts it back: only rows that are nobody's, so that the world stays.
+  return table[action] ?? [FORGED];
+}
+
+/** The same with something odd in one place. */
+function spoilt(value: unknown, chance: Chance): unknown {
+  if (typeof value !== 'object' || value === null || chance.next() < 0.1) {
+    if (typeof value === 'string' && chance.next() < 0.3) {
+      const at = chance.below(value.length + 1);
+      return value.slice(0, at) + String(chance.one(ODD.slice(0, 20))) + value.slice(at);
+    }
+    return chance.one(ODD);
+  }
+  const copy = (Array.isArray(value) ? [...(value as unknown[])] : { ...value }) as Record<
+    string,
+    unknown
+  >;
+  const keys = Object.keys(copy);
+  if (keys.length === 0) return chance.one(ODD);
+  const key = chance.one(keys);
+  if (chance.next() < 0.1) delete copy[key];
+  else copy[key] = spoilt(copy[key], chance);
+  return copy;
+}
+
+/** Texts that begin with a dollar mean something to the framework; half of the time they are sent as they are. */
+const written = (value: unknown, chance: Chance): string =>
+  JSON.stringify(value, (_, each: unknown) =>
+    typeof each === 'string' && each.startsWith('$') && chance.next() < 0.5 ? `$${each}` : each,
+  );
+
+interface Sent {
+  readonly path: string;
+  readonly init: RequestInit;
+}
+
+function request(
+  target: Target,
+  actions: readonly (readonly [string, string])[],
+  chance: Chance,
+): Sent {
+  const { tickets, ids, workshopId } = target;
+  const kind = chance.next();
+  if (kind < 0.6) {
+    const [id, name] = chance.one(actions);
+    let args: unknown[] = argumentsOf(name, target, chance);
+    for (let times = chance.below(3); times >= 0; times--) args = spoilt(args, chance) as unknown[];
+    const from = chance.next() < 0.9 ? workshopId : chance.one(ODD);
+    return {
+      path: '/workshop',
+      init: {
+        method: 'POST',
+        headers: {
+          'next-action': id,
+          'content-type': 'text/plain;charset=UTF-8',
+          origin: target.origin,
+        },
+        body: written([from, ...(Array.isArray(args) ? args : [args])], chance),
+      },
+    };
+  }
+  const segment = () => (chance.next() < 0.7 ? chance.one(ODD_SEGMENTS) : chance.one(ids));
+  const number = () =>
+    chance.next() < 0.5 ? chance.one(ODD_SEGMENTS) : String(chance.one(tickets));
+  if (kind < 0.85) {
+    const path = chance
+      .one(PATHS)
+      .replaceAll('@', () => segment())
+      .replaceAll('#', () => number());
+    return { path, init: {} };
+  }
+  const event = {
+    id: FORGED,
+    bench: FORGED,
+    plan: '0badcafe',
+    at: '2026-11-25T10:00:00.000Z',
+    done: 3,
+    deed: chance.one([
+      { kind: 'open' },
+      { kind: 'step', pulledN: 200 },
+      { kind: 'note', text: 'x' },
+      { kind: 'mishap', mishap: 'string broke', string: 'M1L', way: 'x' },
+    ]),
+  };
+  const body = spoilt({ madeFor: workshopId, known: 0, events: [event, event] }, chance);
+  const text = JSON.stringify(body) ?? '';
+  return {
+    path: `/bench/${number()}/events`,
+    init: {
+      method: chance.next() < 0.95 ? 'POST' : 'PUT',
+      headers: { 'content-type': 'application/json' },
+      body: chance.next() < 0.1 ? text.slice(0, chance.below(text.length + 1)) : text,
+    },
+  };
+}
+
+/** Sends so many hostile requests, the same ones for the same seed. */
+export async function beHostile(
+  target: Target,
+  requests: number,
+  seed: number,
+): Promise<HostileReport> {
+  const text = readFileSync(join(target.build, 'server', 'server-reference-manifest.json'), 'utf8');
+  const actions = Object.entries(manifestSchema.parse(JSON.parse(text)).node).map(
+    ([id, { exportedName }]) => [id, exportedName] as const,
+  );
+  const chance = chanceFrom(seed);
+  const statuses: Record<string, number> = {};
+  const faults: string[] = [];
+  for (let i = 0; i < requests; i++) {
+    const { path, init } = request(target, actions, chance);
+    const status = await fetch(target.origin + path, { ...init, redirect: 'manual' }).then(
+      async (response) => {
+        const body = await response.text();
+        // An error that a page meets while it is streamed has a good status already.
+        return /"digest":"\d+"|data-dgst="\d+"/.test(body)
+          ? 'failed page'
+          : String(response.status);
+      },
+      (error: unknown) => `no answer: ${String((error as Error).cause ?? error)}`,
+    );
+    statuses[status] = (statuses[status] ?? 0) + 1;
+    if (!/^[234]\d\d$/.test(status)) {
+      const name = actions.find(
+        ([id]) => id === (init.headers as Record<string, string> | undefined)?.['next-action'],
+      )?.[1];
+      faults.push(
+        `${status} ${name ?? path.slice(0, 80)} ${String(init.body ?? '').slice(0, 600)}`,
+      );
+    }
+  }
+  return { requests, statuses, faults };
+}
