@@ -17,7 +17,7 @@ const config: NextConfig = {
   distDir: process.env.ORTHOTENS_BUILD ?? '.next',
   poweredByHeader: false,
   // The longest file of frames that is taken (formats/frame-file), in bytes, with what goes around it.
-  experimental: { serverActions: { bodySizeLimit: '13mb' }, proxyClientMaxBodySize: '13mb' },
+  experimental: { proxyClientMaxBodySize: '13mb' },
   headers: async () => [
     {
       source: '/:path*',

@@ -39,14 +39,44 @@ export function action<const S extends Schemas, Answer>(
   return async (madeFor, ...args) => {
     const read = shape.safeParse(args);
     if (!read.success) return refuse(ODD);
-    const open = await openedFor(madeFor);
-    if (!open) return refuse(MADE_FOR_ANOTHER);
-    try {
-      return await work(open, ...(read.data as Outputs<S>));
-    } catch (error) {
-      if (isBusy(error)) return refuse(BUSY);
-      if (isRefusal(error)) return refuse(NOT_TAKEN);
-      throw error;
-    }
+    return inWorkshop(refuse, madeFor, (open) => work(open, ...(read.data as Outputs<S>)));
+  };
+}
+
+/** Works in the workshop that the sender was made for; what is not taken is answered in one sentence. */
+async function inWorkshop<Answer>(
+  refuse: (sentence: string) => Answer,
+  madeFor: unknown,
+  work: (open: OpenWorkshop) => Promise<Answer>,
+): Promise<Answer> {
+  const open = await openedFor(madeFor);
+  if (!open) return refuse(MADE_FOR_ANOTHER);
+  try {
+    return await work(open);
+  } catch (error) {
+    if (isBusy(error)) return refuse(BUSY);
+    if (isRefusal(error)) return refuse(NOT_TAKEN);
+    throw error;
+  }
+}
+
+/**
+ * The same door for a file, which is too long for an action: a route that takes a JSON message with the
+ * workshop that its page was made for, and answers in JSON.
+ */
+export function fileRoute<T, Answer>(
+  refuse: (sentence: string) => Answer,
+  schema: z.ZodType<T>,
+  work: (open: OpenWorkshop, message: T) => Promise<Answer>,
+): (request: Request) => Promise<Response> {
+  const whole = z.object({ madeFor: z.string(), message: schema });
+  return async (request) => {
+    // Another site can send text unasked, but not this type.
+    if (request.headers.get('content-type') !== 'application/json')
+      return Response.json(refuse(ODD), { status: 415 });
+    const read = whole.safeParse(await request.json().catch(() => undefined));
+    if (!read.success) return Response.json(refuse(ODD), { status: 400 });
+    const { madeFor, message } = read.data;
+    return Response.json(await inWorkshop(refuse, madeFor, (open) => work(open, message)));
   };
 }

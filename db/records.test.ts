@@ -336,7 +336,6 @@ describe('closing a job', () => {
 
 describe('the demo', () => {
   it('fills an empty workshop once, and never one that is in use', async () => {
-    await db.delete(tickets);
     await db.execute('truncate workshops cascade');
     await migrateDatabase(db);
     await fillWithDemo(db);

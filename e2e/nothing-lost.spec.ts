@@ -19,7 +19,7 @@ test('nothing is saved while a sentence says that it is wrong: a frame that is n
   page,
 }) => {
   await takeIn(page, 'Ostrevan Heron 100', true);
-  await page.getByRole('banner').getByRole('link', { name: 'Ostrevan Heron 100' }).click();
+  await page.getByRole('link', { name: 'Ostrevan Heron 100' }).first().click();
   await page.waitForURL(/\/rackets\//);
   await page.getByLabel('Frame').fill('Heron of another kind');
   await page.keyboard.press('Escape');
@@ -145,7 +145,7 @@ test('a poisoned event is set aside and shown, and a long backlog goes on in par
   await expect(page.getByText('its clock is far off')).toBeVisible();
   await expect(page.getByText('a plan that this job does not have')).toBeVisible();
   await page.reload();
-  await expect(page.getByText('2 events are set aside')).toBeVisible();
+  await kept(page);
   await page.getByText('2 events are set aside').click();
   await page.getByRole('button', { name: 'I have seen it' }).click();
   await expect(page.getByText('set aside')).toHaveCount(0);
@@ -206,9 +206,8 @@ test('files of more than a megabyte come in, one after the other, and can be sto
   await page.getByLabel('Files of frames').setInputFiles(files);
   let sent = 0;
   let goOn: (() => void) | undefined;
-  await page.route('**/frames/import', async (route) => {
-    if (route.request().method() === 'POST' && ++sent === 2)
-      await new Promise<void>((resolve) => (goOn = resolve));
+  await page.route('**/frames/import/file', async (route) => {
+    if (++sent === 2) await new Promise<void>((resolve) => (goOn = resolve));
     await route.continue();
   });
   await page.getByRole('button', { name: 'Keep the 3 sound frames' }).click();

@@ -13,6 +13,7 @@ import { talkEntryOf } from '@/app/(house)/tickets/[number]/setup/talk-entry';
 import { USUAL_HOUSE } from '@/core/house-rules';
 import { SILENT } from '@/core/talk';
 import { chanceFrom, type Chance } from '@/db/demo/chance';
+import { ROOT } from './house';
 
 export interface HostileReport {
   readonly requests: number;
@@ -72,6 +73,8 @@ const ODD: readonly unknown[] = [
   { __proto__: null, constructor: 'x' },
   { toString: 'x' },
 ];
+
+const ODD_TEXTS = ODD.filter((each) => typeof each === 'string');
 
 const PATHS = [
   '/clients/@',
@@ -213,12 +216,10 @@ function argumentsOf(action: string, { ids, tickets }: Target, chance: Chance): 
     changeRacket: [id(), version, racket],
     addString: [id(), '/strings', string],
     changeString: [id(), version, string],
-    importStrings: [`name,sport,family,gauges_mm,set_m,set_price\nA,tennis,aramid,1.25,12.2,9`],
     addFrame: [id(), frame],
     changeFrame: [id(), version, null, frame],
     enterFrameForRacket: [id(), version, '/', frame],
     pickFrameForRacket: [id(), version, id()],
-    importFrames: [id(), JSON.stringify({ format: 'orthotens-frame/1', name: 'A' })],
     addMachine: [id(), { ...NEW_MACHINE, name: 'Hostile', gripperMm: '36' }],
     changeMachine: [id(), version, { ...NEW_MACHINE, name: 'Hostile', gripperMm: '36' }],
     addCheck: [id(), id(), { asked: '24', measured: '24' }],
@@ -242,7 +243,7 @@ function spoilt(value: unknown, chance: Chance): unknown {
   if (typeof value !== 'object' || value === null || chance.next() < 0.1) {
     if (typeof value === 'string' && chance.next() < 0.3) {
       const at = chance.below(value.length + 1);
-      return value.slice(0, at) + String(chance.one(ODD.slice(0, 20))) + value.slice(at);
+      return value.slice(0, at) + chance.one(ODD_TEXTS) + value.slice(at);
     }
     return chance.one(ODD);
   }
@@ -304,6 +305,7 @@ function request(
       .replaceAll('#', () => number());
     return { path, init: {} };
   }
+  if (kind < 0.92) return importRequest(target, chance);
   const event = {
     id: FORGED,
     bench: FORGED,
@@ -325,6 +327,28 @@ function request(
       method: chance.next() < 0.95 ? 'POST' : 'PUT',
       headers: { 'content-type': 'application/json' },
       body: chance.next() < 0.1 ? text.slice(0, chance.below(text.length + 1)) : text,
+    },
+  };
+}
+
+const TABLE =
+  'name,sport,family,gauges_mm,set_m,set_price,notes\nHostile,tennis,aramid,1.25,12.2,9,"a, b"';
+
+/** A file for an importer, torn or spoilt somewhere. */
+function importRequest({ workshopId }: Target, chance: Chance): Sent {
+  const [path, text] = chance.one([
+    ['/frames/import/file', readFileSync(join(ROOT, 'docs', 'formats', 'example.json'), 'utf8')],
+    ['/strings/import/file', TABLE],
+  ] as const);
+  const at = chance.below(text.length);
+  const odd = text.slice(0, at) + chance.one(ODD_TEXTS) + text.slice(at + chance.below(20));
+  const sound = { madeFor: workshopId, message: { key: FORGED, text: odd } };
+  return {
+    path,
+    init: {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify(chance.next() < 0.6 ? sound : spoilt(sound, chance)),
     },
   };
 }

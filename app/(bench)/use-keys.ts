@@ -1,13 +1,14 @@
 'use client';
 
-import { useEffect } from 'react';
+import { useLayoutEffect } from 'react';
 
 /** What the keys of a bench do; any other key does nothing. */
 export type BenchKeys = Readonly<Record<string, () => void>>;
 
 /** Listens to single keys while `active`; a key that is held down counts once. */
 export function useKeys(keys: BenchKeys, active: boolean): void {
-  useEffect(() => {
+  // As soon as a button is there to press, its key is too.
+  useLayoutEffect(() => {
     if (!active) return;
     const keyed = (event: KeyboardEvent) => {
       if (event.repeat || event.ctrlKey || event.metaKey || event.altKey) return;

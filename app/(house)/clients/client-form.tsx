@@ -1,6 +1,7 @@
 'use client';
 
 import { ChoiceField } from '@/ui/form/bound';
+import { toast } from 'sonner';
 import { NoteField, TextField } from '@/ui/form/field';
 import { FormFoot } from '@/ui/form/form-foot';
 import { KeptForm } from '@/ui/form/kept-form';
@@ -30,6 +31,7 @@ export function ClientForm({ name, version, initial, save, action }: ClientFormP
     schema: clientEntrySchema,
     initial,
     save,
+    saved: () => toast('The client is saved.'),
   });
   return (
     <KeptForm form={form} className="grid max-w-xl gap-4">

@@ -1,10 +1,8 @@
 'use server';
 
 import { randomUUID } from 'node:crypto';
-import { z } from 'zod';
 import { action, entryOf, rowId, rowVersion, wayOn } from '@/app/action';
 import { answerTo, misread, refused, said, Undone, wholly } from '@/app/answers';
-import { MOST_LETTERS, readFrameFile } from '@/formats/frame-file';
 import type { OpenWorkshop } from '@/db/workshop';
 import { frameEntrySchema, type FrameEntry } from './frame-entry';
 
@@ -72,31 +70,3 @@ export const removeFrame = action(said, [rowId], async ({ frames }, frameId) => 
 export const restoreFrame = action(said, [rowId], async ({ frames }, frameId) => {
   await frames.setRemoved(frameId, false);
 });
-
-export type ImportAnswer =
-  { readonly ok: true; readonly kept: number } | { readonly ok: false; readonly notice: string };
-
-const notKept = (notice: string): ImportAnswer => ({ ok: false, notice });
-
-/**
- * Keeps the sound frames of one file, all of them or none; what is not sound was said before. The file
- * comes with a key, so that the same file sent twice keeps its frames once.
- */
-export const importFrames = action(
-  notKept,
-  [rowId, z.string().max(MOST_LETTERS)],
-  async ({ together }, key, text): Promise<ImportAnswer> => {
-    const sound = readFrameFile(text).flatMap((each, i) =>
-      each.ok ? [{ id: numbered(key, i), frame: each.frame }] : [],
-    );
-    await together(async ({ frames }) => {
-      for (const { id, frame } of sound) await frames.add(frame, id);
-    });
-    return { ok: true, kept: sound.length };
-  },
-);
-
-/** The id of the i-th frame of a file: its key with the last four digits counted up. */
-const numbered = (key: string, i: number): string =>
-  key.slice(0, -4) +
-  ((Number.parseInt(key.slice(-4), 16) + i) % 0x10000).toString(16).padStart(4, '0');

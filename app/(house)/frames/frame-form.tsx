@@ -1,5 +1,6 @@
 'use client';
 
+import { toast } from 'sonner';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { Controller, useWatch } from 'react-hook-form';
 import type { FrameSpec } from '@/core/frame';
@@ -78,7 +79,14 @@ export function FrameForm({
   lengthSystem,
 }: FrameFormProps) {
   const schema = useMemo(() => frameEntrySchema(houseUnit), [houseUnit]);
-  const form = useKeptForm<FrameEntry>({ name, version, schema, initial, save });
+  const form = useKeptForm<FrameEntry>({
+    name,
+    version,
+    schema,
+    initial,
+    save,
+    saved: () => toast('The frame is saved.'),
+  });
   const { control, formState, getValues, setValue, reset } = form;
   const entry = useWatch({ control }) as FrameEntry;
   const live = useStudy(useSpec(useDeferredValue(entry), houseUnit));

@@ -1,6 +1,7 @@
 'use client';
 
 import { Controller } from 'react-hook-form';
+import { toast } from 'sonner';
 import { NoteField, TextField } from '@/ui/form/field';
 import { FormFoot } from '@/ui/form/form-foot';
 import { KeptForm } from '@/ui/form/kept-form';
@@ -26,6 +27,7 @@ export function RacketForm({ name, version, initial, frames, save }: RacketFormP
     schema: racketEntrySchema,
     initial,
     save,
+    saved: () => toast('The racket is saved.'),
   });
   return (
     <KeptForm form={form} className="grid max-w-xl gap-4">

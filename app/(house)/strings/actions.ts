@@ -1,11 +1,8 @@
 'use server';
 
-import { z } from 'zod';
 import { action, entryOf, rowId, rowVersion, wayOn } from '@/app/action';
-import { answerTo, misread, refused, said, Undone, wholly } from '@/app/answers';
-import { textIn } from '@/core/reading';
+import { answerTo, misread, refused, said } from '@/app/answers';
 import { stringEntrySchema, type StringEntry } from '@/core/string-facts';
-import { MOST_LETTERS, readStringTable } from '@/formats/string-table';
 
 const entry = entryOf<StringEntry>();
 
@@ -37,22 +34,3 @@ export const removeString = action(said, [rowId], async ({ strings }, stringId) 
 export const restoreString = action(said, [rowId], async ({ strings }, stringId) => {
   await strings.setRemoved(stringId, false);
 });
-
-/** Brings a table of strings in, all of it or nothing; sent twice it changes nothing more. */
-export const importStrings = action(
-  refused,
-  [z.string().max(MOST_LETTERS).pipe(textIn)],
-  ({ together }, table) =>
-    wholly(() =>
-      together(async ({ strings }) => {
-        for (const row of readStringTable(table, await strings.find(''))) {
-          if (!row.ok)
-            throw new Undone(
-              refused('A row of the table is not right yet, so nothing was brought in.'),
-            );
-          await strings.bring(row.string);
-        }
-        return { ok: true, go: '/strings' };
-      }),
-    ),
-);

@@ -6,12 +6,8 @@ import { readFrameFile, type FileEntry } from '@/formats/frame-file';
 import { NoteField } from '@/ui/form/field';
 import { FileDrop } from '@/ui/form/file-drop';
 import { useAwake } from '@/ui/use-awake';
-import type { ImportAnswer } from '../actions';
-
-interface ImportFormProps {
-  /** Keeps the sound frames of one file; the same key twice keeps them once. */
-  readonly bring: (key: string, text: string) => Promise<ImportAnswer>;
-}
+import { sendFile } from '@/ui/form/send-file';
+import { importAnswerSchema } from './import-answer';
 
 interface Source {
   readonly key: string;
@@ -30,7 +26,7 @@ const sourceOf = (name: string, text: string): Source => ({
 const PASTED = 'pasted text';
 
 /** Looks at the files first, entry by entry; nothing is kept before the button is pressed. */
-export function ImportForm({ bring }: ImportFormProps) {
+export function ImportForm({ workshopId }: { readonly workshopId: string }) {
   const router = useRouter();
   const awake = useAwake();
   const [sources, setSources] = useState<readonly Source[]>([]);
@@ -67,7 +63,12 @@ export function ImportForm({ bring }: ImportFormProps) {
           setNotice(`Stopped: ${i} of ${files.length} files are in, the others are still here.`);
           return;
         }
-        const answer = await bring(key, text);
+        const answer = await sendFile(
+          '/frames/import/file',
+          workshopId,
+          { key, text },
+          importAnswerSchema,
+        );
         if (!answer.ok) {
           setNotice(answer.notice);
           return;

@@ -1,6 +1,5 @@
 import type { Metadata } from 'next';
 import { openWorkshop } from '@/db/workshop';
-import { importFrames } from '../actions';
 import { ImportForm } from './import-form';
 
 export const metadata: Metadata = { title: 'Frames from files' };
@@ -15,7 +14,7 @@ export default async function ImportFramesPage() {
         the open format of <span className="figure">docs/formats</span>. What is wrong is said with
         its line; the sound ones can come in all the same.
       </p>
-      <ImportForm bring={importFrames.bind(null, workshop.id)} />
+      <ImportForm workshopId={workshop.id} />
     </main>
   );
 }

@@ -1,6 +1,5 @@
 import type { Metadata } from 'next';
 import { openWorkshop } from '@/db/workshop';
-import { importStrings } from '../actions';
 import { TableForm } from './table-form';
 
 export const metadata: Metadata = { title: 'Strings from a table' };
@@ -19,7 +18,7 @@ export default async function ImportStringsPage() {
         is a good one to begin from. Everything is looked at first; it comes in as a whole or not at
         all.
       </p>
-      <TableForm known={await strings.find('')} bring={importStrings.bind(null, workshop.id)} />
+      <TableForm known={await strings.find('')} workshopId={workshop.id} />
     </main>
   );
 }

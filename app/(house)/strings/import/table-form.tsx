@@ -6,12 +6,13 @@ import type { StringFacts } from '@/core/string-facts';
 import { readStringTable, type CellChange } from '@/formats/string-table';
 import { NoteField } from '@/ui/form/field';
 import { FileDrop } from '@/ui/form/file-drop';
-import type { FormAnswer } from '@/ui/form/result';
+import { formAnswerSchema } from '@/ui/form/result';
+import { sendFile } from '@/ui/form/send-file';
 import { useAwake } from '@/ui/use-awake';
 
 interface TableFormProps {
   readonly known: readonly StringFacts[];
-  readonly bring: (text: string) => Promise<FormAnswer>;
+  readonly workshopId: string;
 }
 
 /** What a row does to the library. */
@@ -25,7 +26,7 @@ function whatItDoes(changes: readonly CellChange[] | undefined): string {
 }
 
 /** Looks at the table first, row by row; nothing comes in before the button is pressed. */
-export function TableForm({ known, bring }: TableFormProps) {
+export function TableForm({ known, workshopId }: TableFormProps) {
   const router = useRouter();
   const awake = useAwake();
   const [text, setText] = useState('');
@@ -41,7 +42,7 @@ export function TableForm({ known, bring }: TableFormProps) {
     setBusy(true);
     setNotice(undefined);
     try {
-      const answer = await bring(text);
+      const answer = await sendFile('/strings/import/file', workshopId, { text }, formAnswerSchema);
       if (answer.ok) {
         router.push(answer.go ?? '/strings');
         router.refresh();

@@ -1,0 +1,34 @@
+/** The whole of what the tests try in small: `npm run bench -- trial`. */
+import { openDatabase } from '@/db/connection';
+import { fillWithDemo } from '@/db/demo/fill';
+import { migrateDatabase } from '@/db/migrate';
+import { ensureBuild } from './build';
+import { testDatabase } from './databases';
+import { fail, freePort } from './house';
+import { beHostile } from './hostile';
+import { targetAt } from './hostile-target';
+import { killTrial, serve } from './kill-trial';
+
+const BUILD = '.next-test';
+
+/** A server of the trial's own, over an invented workshop that nobody minds. */
+export async function tryServer(requests: number, rounds: number): Promise<boolean> {
+  const url = await testDatabase('interface tests');
+  const { db, close } = openDatabase(url, 'command');
+  await migrateDatabase(db)
+    .then(() => fillWithDemo(db))
+    .finally(close);
+  if (!(await ensureBuild(BUILD)).good) fail('The build failed; the lines above say why.');
+  const port = await freePort(3850);
+  const origin = `http://127.0.0.1:${port}`;
+  const target = await targetAt(origin, url, BUILD);
+  const server = await serve(url, port, BUILD);
+  const hostile = await beHostile(target, requests, 3).finally(() => server.kill('SIGKILL'));
+  console.log(
+    `Hostile requests: ${hostile.requests}, answered ${JSON.stringify(hostile.statuses)}, faults ${hostile.faults.length}`,
+  );
+  for (const fault of hostile.faults.slice(0, 20)) console.log(`  ${fault}`);
+  const killed = await killTrial(target, url, BUILD, rounds);
+  console.log(`Kills: ${JSON.stringify(killed)}`);
+  return hostile.faults.length + killed.lost + killed.doubled === 0;
+}
