@@ -1,5 +1,9 @@
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { studyFrame } from './bed';
 import { checkFrame } from './contradictions';
+import { frameSpecSchema } from './frame';
+import { LIBRARY } from './library';
 import { mends } from './mends';
 import { bedOf, frameSpec, ruledRows, type SpecChanges } from './testing/frame-spec';
 
@@ -38,6 +42,108 @@ describe('facts that cannot hold together', () => {
     ]);
     expect(problems(marked)[0]?.problem).toContain('18 in all, not 16');
     expect(says(marked)).toContain('18 mains instead of 16');
+  });
+
+  it('a mark of the outermost main that nothing could explain is refused at once', () => {
+    for (const headOutermost of [28, 30, 99])
+      expect(problems({ headOutermost })[0]).toMatchObject({
+        field: 'headOutermost',
+        problem: expect.stringContaining('no frame has more than 7') as string,
+      });
+    expect(problems({ throatOutermost: 3 })[0]?.problem).toContain('to hole 8T at least');
+  });
+
+  it('a hole is a skip or the outermost main’s, never both', () => {
+    const both = { head: [7, 9], throat: [7, 9], headOutermost: 9 };
+    expect(problems(both)[0]).toMatchObject({ field: 'headOutermost' });
+    expect(problems(both)[0]?.problem).toContain('it is one of the two');
+    expect(says(both)).toContain('Outermost main in 10H instead of 9H');
+  });
+
+  it('a label that stands twice is refused as it is read', () => {
+    for (const holes of [
+      { ...frameSpec().holes, head: { skip: [7, 7], outermost: null } },
+      { ...frameSpec().holes, shared: ['8H', '8H'] },
+      { ...frameSpec().holes, tieOff: ['8HL', '8HL'] },
+    ])
+      expect(frameSpecSchema.safeParse({ ...frameSpec(), holes }).success).toBe(false);
+    const turned = { ...frameSpec().holes, head: { skip: [9, 7], outermost: null } };
+    expect(frameSpecSchema.parse({ ...frameSpec(), holes: turned }).holes.head.skip).toEqual([
+      7, 9,
+    ]);
+  });
+
+  it('unread skips are filled under all that is known, and the outermost main is where it was counted', () => {
+    for (const marks of [
+      { headOutermost: 10 },
+      { headOutermost: 9, throatOutermost: 11 },
+      { headOutermost: 12, throat: [7, 9] },
+      { throatOutermost: 8, crosses: 18 },
+      { shared: ['8H'], headOutermost: 9 },
+      { shared: ['9T', '9H'] },
+    ] as const) {
+      const { holes } = bedOf(marks);
+      for (const [end, outermost] of [
+        ['head', (marks as SpecChanges).headOutermost],
+        ['throat', (marks as SpecChanges).throatOutermost],
+      ] as const) {
+        const last = Math.max(
+          ...holes.flatMap((hole) => (hole.end === end && hole.main ? [hole.number] : [])),
+        );
+        if (outermost !== undefined) expect(last).toBe(outermost);
+      }
+      for (const label of (marks as SpecChanges).shared ?? []) {
+        const hole = holes.find((each) => each.label === label);
+        expect(hole?.main).toBeDefined();
+        expect(hole?.cross).toBeDefined();
+      }
+    }
+  });
+
+  it('on mutated frames, whatever passes has its outermost main in the hole that was counted', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...LIBRARY),
+        fc.integer({ min: -3, max: 4 }),
+        fc.integer({ min: -3, max: 4 }),
+        fc.constantFrom('read', 'head unread', 'both unread'),
+        ({ spec }, up, down, reading) => {
+          const sound = studyFrame(spec).bed;
+          if (!sound) throw new Error('A library frame makes no bed.');
+          const outermost = (end: 'head' | 'throat') =>
+            Math.max(...sound.mainHoles[end].map(({ number }) => number));
+          const marks = { head: outermost('head') + up, throat: outermost('throat') + down };
+          const study = studyFrame({
+            ...spec,
+            holes: {
+              ...spec.holes,
+              head: {
+                skip: reading === 'read' ? [...sound.skips.head] : null,
+                outermost: marks.head,
+              },
+              throat: {
+                skip: reading === 'both unread' ? null : [...sound.skips.throat],
+                outermost: marks.throat,
+              },
+            },
+          });
+          for (const end of ['head', 'throat'] as const)
+            if (study.bed)
+              expect(Math.max(...study.bed.mainHoles[end].map(({ number }) => number))).toBe(
+                marks[end],
+              );
+            else expect(study.problems.length).toBeGreaterThan(0);
+        },
+      ),
+      { numRuns: 80 },
+    );
+  });
+
+  it('holes off a ruler that could not be bored are no frame', () => {
+    const crowded = Array.from({ length: 35 }, (_, i) => 100 + i);
+    expect(problems({ positionsMm: crowded })[0]?.problem).toContain('1.0 mm apart');
+    const bunched = Array.from({ length: 35 }, (_, i) => 200 + 6 * i);
+    expect(problems({ positionsMm: bunched })[0]?.problem).toContain('missing at one end');
   });
 
   it('17 mains', () => {

@@ -2,6 +2,7 @@
 import {
   headOutline,
   limitsProblem,
+  MOST_SKIPS,
   sizeProblems,
   type FrameProblem,
   type FrameSpec,
@@ -53,6 +54,8 @@ export function checkFrame(spec: FrameSpec): Checked {
   const noRoom = roomProblem(spec, outline);
   if (noRoom) return refuse([noRoom]);
 
+  const stray = strayMarks(spec);
+  if (stray.length > 0) return refuse(stray);
   const marked = [...markedMains(spec), ...startProblems(spec), ...sharedTieOffs(spec)];
   if (marked.length > 0) return refuse(marked);
 
@@ -69,20 +72,20 @@ export function checkFrame(spec: FrameSpec): Checked {
   if (counts.length > 0) return refuse(counts);
 
   const read = ENDS.filter((end) => spec.holes[end].skip !== null);
-  const filled =
-    read.length === ENDS.length
-      ? NO_PROPOSAL
-      : proposeSkips(spec, outline, ruled, 'with what was read');
+  const isWhole = read.length === ENDS.length;
+  const filled = isWhole ? NO_PROPOSAL : proposeSkips(spec, outline, ruled, 'with what was read');
+  const best = filled.answers[0]?.skips;
+  if (!isWhole && best === undefined) return refuse([noSkipsFit(spec)]);
   // A ruler is asked anew beside what was read, so that it can contradict it.
   const proposal = ruled && read.length > 0 ? proposeSkips(spec, outline, ruled, 'anew') : filled;
-  const proposed = (ruled && proposal.answers[0]?.skips) ?? evenSkips(spec, outline);
-  const fill = (ruled && filled.answers[0]?.skips) ?? proposed;
+  const proposed = proposal.answers[0]?.skips ?? evenSkips(spec, outline);
+  const fill = best ?? proposed;
   const skips: Skips = {
     head: spec.holes.head.skip ?? fill.head,
     throat: spec.holes.throat.skip ?? fill.throat,
   };
-  const stray = strayShared(spec, skips);
-  if (stray.length > 0) return refuse(stray);
+  const unshared = strayShared(spec, skips);
+  if (unshared.length > 0) return refuse(unshared);
   const rest = [
     ...tooManyAmongMains(spec, skips),
     ...(ruled ? [] : shortCrosses(spec, skips)),
@@ -126,6 +129,45 @@ function proposeSkips(
   };
   const proposal = solveSkips(question);
   return ruled || proposal.certainty !== 'sure' ? proposal : { ...proposal, certainty: 'likely' };
+}
+
+/** Why no skips can be proposed for what is known: what was counted leaves none. */
+function noSkipsFit({ holes }: FrameSpec): FrameProblem {
+  const end = ENDS.find((each) => holes[each].skip === null && holes[each].outermost !== null);
+  if (end === undefined)
+    return {
+      field: holes.shared.length > 0 ? 'shared' : 'bridgeHoles',
+      problem:
+        'No skips go with what was counted: the shared holes, the bridge and the pattern leave no hole for them. Count again.',
+    };
+  return {
+    field: OUTERMOST_FIELD[end],
+    problem: `No skips go with an outermost main in ${holes[end].outermost}${letter(end)} beside the other facts: count that hole again from the centre line.`,
+  };
+}
+
+/** A mark of the outermost main that no skips could explain, whether they were read or not. */
+function strayMarks({ pattern, holes }: FrameSpec): readonly FrameProblem[] {
+  const perSide = pattern.mains / 2;
+  return ENDS.flatMap((end): FrameProblem[] => {
+    const { outermost, skip } = holes[end];
+    if (outermost === null) return [];
+    const refuse = (problem: string) => [{ field: OUTERMOST_FIELD[end], problem }];
+    const name = `${outermost}${letter(end)}`;
+    if (skip?.includes(outermost))
+      return refuse(
+        `Hole ${name} is said to hold the outermost main and to be a skip: it is one of the two.`,
+      );
+    if (outermost < perSide)
+      return refuse(
+        `${perSide} mains a side reach to hole ${perSide}${letter(end)} at least: the outermost main is not in ${name}.`,
+      );
+    if (outermost > perSide + MOST_SKIPS)
+      return refuse(
+        `With the outermost main in ${name} there would be ${outermost - perSide} skips at the ${end}; no frame has more than ${MOST_SKIPS}. Count that hole from the centre line.`,
+      );
+    return [];
+  });
 }
 
 /** Mains as marked: the outermost main's hole less the skips inside it, at each end. */
@@ -223,6 +265,13 @@ function skipProblems(spec: FrameSpec): readonly FrameProblem[] {
         {
           field: SKIP_FIELD[end],
           problem: `Hole ${inBridge}T is one of the ${bridge} a side in the bridge, and only mains go through the bridge.`,
+        },
+      ];
+    if (skips.length > MOST_SKIPS)
+      return [
+        {
+          field: SKIP_FIELD[end],
+          problem: `${skips.length} skips at the ${end}: no frame has more than ${MOST_SKIPS}. Write the holes among the mains that stay empty for crosses, nothing else.`,
         },
       ];
     return [];

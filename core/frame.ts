@@ -22,6 +22,17 @@ const holeLabel = z.string().regex(/^[1-9]\d?[HT]$/);
 const sidedLabel = z.string().regex(/^[1-9]\d?[HT][LR]?$/);
 const row = z.array(mm).max(60);
 
+/** A list in which each stands once: a hole that is named twice is a slip, and one of the two is lost in silence. */
+const once = <T extends z.ZodType>(each: T, most: number) =>
+  z
+    .array(each)
+    .max(most)
+    .refine((list) => new Set(list).size === list.length, 'A hole stands there twice.')
+    .meta({ uniqueItems: true });
+
+/** Crosses among the mains of one end, at most. Common practice: none to four. */
+export const MOST_SKIPS = 7;
+
 /**
  * Where all holes of a half lie, in one of three ways: along the inside of the rim from the middle
  * of the head; as points, from the centre line and below the inside of the tip; or as rows read
@@ -40,7 +51,9 @@ export type HolePositions = z.infer<typeof holePositionsSchema>;
 
 const endHolesSchema = z.object({
   /** Hole numbers among the mains that stay empty for crosses; null when nobody has read them yet. */
-  skip: z.array(holeNumber).max(20).nullable(),
+  skip: once(holeNumber, 20)
+    .overwrite((skips) => skips.toSorted((a, b) => a - b))
+    .nullable(),
   /** The hole of the outermost main, counted on its own as a check on the skips; null when it was not. */
   outermost: holeNumber.nullable(),
 });
@@ -70,13 +83,13 @@ export const frameSpecSchema = z.object({
     head: endHolesSchema,
     throat: endHolesSchema,
     /** Those that take a main and a cross. */
-    shared: z.array(holeLabel).max(30),
+    shared: once(holeLabel, 30),
     /** Those bored for a knot. */
-    tieOff: z.array(sidedLabel).max(30),
+    tieOff: once(sidedLabel, 30),
     /** Two barrels in one grommet. */
-    double: z.array(holeLabel).max(60),
+    double: once(holeLabel, 60),
     /** Open ports, or a bar that the string hooks round, in place of a grommet. */
-    ports: z.array(holeLabel).max(60),
+    ports: once(holeLabel, 60),
     positionsMm: holePositionsSchema.nullable(),
   }),
   /** What the maker says of stringing it. */

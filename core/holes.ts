@@ -4,6 +4,7 @@
  */
 import type { FrameSpec } from './frame';
 import type { End, Side } from './outline';
+import type { Sport } from './sport';
 
 export interface Hole {
   /** `7H`: the same on both sides of the frame. */
@@ -36,6 +37,9 @@ export interface Slot {
   readonly cross: number | undefined;
   readonly skipped: boolean;
 }
+
+/** How close two neighbouring holes are ever bored, mm along the rim. Common practice, no source. */
+export const LEAST_HOLE_GAP: Record<Sport, number> = { tennis: 5, badminton: 3.5, squash: 4 };
 
 export const letter = (end: End): 'H' | 'T' => (end === 'head' ? 'H' : 'T');
 

@@ -1,15 +1,19 @@
 /** Where the holes lie on the rim: as ruled, or as evenly widening gaps would have them. */
 import type { FrameProblem, FrameSpec } from './frame';
-import { letter, numbersAt, slotsOf, type Hole, type Skips, type Slot } from './holes';
+import {
+  LEAST_HOLE_GAP,
+  letter,
+  numbersAt,
+  slotsOf,
+  type Hole,
+  type Skips,
+  type Slot,
+} from './holes';
 import { halfPerimeter, rimAtArc, rimAtX, rimAtY, SIDES, type End, type Outline } from './outline';
 import { crossPositions, evenSpacing, mainPositions, type Spacing } from './spacing';
 import type { Sport } from './sport';
 
-/**
- * How close two neighbouring holes are ever bored, and how far apart they are wanted, mm along the
- * rim. Common practice, no source.
- */
-export const LEAST_HOLE_GAP: Record<Sport, number> = { tennis: 5, badminton: 3.5, squash: 4 };
+/** How far apart two neighbouring holes are wanted, mm along the rim. Common practice, no source. */
 const WANTED_HOLE_GAP: Record<Sport, number> = { tennis: 8, badminton: 5.5, squash: 6.5 };
 
 interface Places {
@@ -36,14 +40,29 @@ const usualSpacing = (spec: FrameSpec): Spacing => evenSpacing(spec.sport, fansO
 const mainArcs = (outline: Outline, places: Places, end: End): readonly number[] =>
   places.mains[end].map((x) => rimAtX(outline, x, end).arc);
 
-/** Every hole of a half where the usual spacing has it, along the rim from the middle of the head, mm. */
+/**
+ * Every hole of a half where the usual spacing has it, along the rim from the middle of the head, mm. A
+ * shared hole is one: it stands where its main meets the rim, and the cross that is nearest to it has no
+ * hole of its own.
+ */
 export function usualArcs(spec: FrameSpec, outline: Outline): readonly number[] {
   const places = placesFor(spec, usualSpacing(spec));
-  return [
-    ...mainArcs(outline, places, 'head'),
-    ...mainArcs(outline, places, 'throat'),
-    ...places.crosses.map((y) => rimAtY(outline, y).arc),
-  ].sort((a, b) => a - b);
+  const mains = {
+    head: mainArcs(outline, places, 'head'),
+    throat: mainArcs(outline, places, 'throat'),
+  };
+  const crosses = places.crosses.map((y) => rimAtY(outline, y).arc);
+  for (const end of ['head', 'throat'] as const)
+    for (const hole of numbersAt(spec.holes.shared, end)) {
+      // Which main is in it depends on the skips inside; the one of its number is near enough for a guess.
+      const main = mains[end][Math.min(hole, mains[end].length) - 1] ?? 0;
+      const nearest = crosses.reduce(
+        (best, arc, i) => (Math.abs(arc - main) < Math.abs((crosses[best] ?? 0) - main) ? i : best),
+        0,
+      );
+      crosses.splice(nearest, 1);
+    }
+  return [...mains.head, ...mains.throat, ...crosses].sort((a, b) => a - b);
 }
 
 /**

@@ -1,4 +1,5 @@
 /** Hole positions read off a frame, turned into places along the rim. */
+import { LEAST_HOLE_GAP } from './holes';
 import { headOutline, type FrameField, type FrameSpec, type HolePositions } from './frame';
 import {
   halfPerimeter,
@@ -17,6 +18,11 @@ export type RuledArcs =
   | { readonly ok: true; readonly arcs: readonly number[] }
   | { readonly ok: false; readonly field: FrameField; readonly problem: string };
 
+/** Misread towards each other, two holes may seem this share as far apart as they are ever bored. */
+const MISREAD_GAP = 0.4;
+/** The first hole lies at most this share of the half rim from the centre line. */
+const REACH = 0.2;
+
 const FIELD = { head: 'headMm', side: 'sideMm', throat: 'throatMm' } as const;
 
 /**
@@ -24,13 +30,22 @@ const FIELD = { head: 'headMm', side: 'sideMm', throat: 'throatMm' } as const;
  * in order from the head to the throat; or the row that cannot be, with its sentence.
  */
 export function ruledArcs(
-  { head }: Pick<FrameSpec, 'head'>,
+  { head, sport }: Pick<FrameSpec, 'head' | 'sport'>,
   outline: Outline,
   positions: HolePositions,
 ): RuledArcs {
   const half = halfPerimeter(outline);
+  const least = LEAST_HOLE_GAP[sport] * MISREAD_GAP;
   const refuse = (field: FrameField, problem: string): RuledArcs => ({ ok: false, field, problem });
   const grow = (arcs: readonly number[], field: FrameField): RuledArcs => {
+    const close = arcs.findIndex(
+      (arc, i) => i > 0 && arc > (arcs[i - 1] as number) && arc - (arcs[i - 1] as number) < least,
+    );
+    if (close > 0)
+      return refuse(
+        field,
+        `Numbers ${close} and ${close + 1} of the holes lie ${((arcs[close] as number) - (arcs[close - 1] as number)).toFixed(1)} mm apart along the rim; no grommets are bored so close. Was a distance misread, or one hole ruled twice?`,
+      );
     const wrong = arcs.findIndex((arc, i) => i > 0 && arc <= (arcs[i - 1] as number));
     if (wrong > 0)
       return refuse(
@@ -41,6 +56,11 @@ export function ruledArcs(
       return refuse(
         field,
         `The last hole would lie beyond the middle of the throat: half the rim is ${Math.round(half)} mm long.`,
+      );
+    if ((arcs[0] as number) > REACH * half || (arcs.at(-1) as number) < (1 - REACH) * half)
+      return refuse(
+        field,
+        'The holes must go from the centre line at the head to the centre line at the throat: some are missing at one end.',
       );
     return { ok: true, arcs };
   };

@@ -265,7 +265,8 @@ function skipSets(bench: Bench, end: End): readonly (readonly number[])[] {
     )
       sets.push(set);
     if (set.length === depth[end]) return;
-    for (let hole = from; hole < mainsPerSide + depth[end]; hole++)
+    // The next skip lies inside the outermost main too, so there is no use in looking further out.
+    for (let hole = from; hole <= mainsPerSide + set.length; hole++)
       if (may(hole) || known.skip.includes(hole)) grow([...set, hole], hole + 1);
   };
   grow([], 1);

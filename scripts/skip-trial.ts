@@ -3,10 +3,10 @@
  * library's frames, and frames with a spacing of their own that the solver's curves know nothing of.
  */
 import { studyFrame } from '@/core/bed';
-import { numbersAt, type Skips } from '@/core/holes';
+import { LEAST_HOLE_GAP, numbersAt, type Skips } from '@/core/holes';
 import { LIBRARY } from '@/core/library';
 import { familyOutline, rimAtX, rimAtY, type End } from '@/core/outline';
-import { fansOut, LEAST_HOLE_GAP } from '@/core/placement';
+import { fansOut } from '@/core/placement';
 import { solveSkips, type SkipQuestion } from '@/core/skip-solver';
 import { crossPositions, evenSpacing, mainPositions, type Spacing } from '@/core/spacing';
 import type { Sport } from '@/core/sport';

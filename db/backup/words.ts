@@ -19,7 +19,7 @@ export function backupWords(
   const age = proven ? now.getTime() - Date.parse(proven.made) : Infinity;
   const notes = [
     failure === null ? undefined : `The latest try: ${failure}`,
-    second === null ? 'Not kept in a second folder: npm run backup -- --also FOLDER' : undefined,
+    second === null ? 'In one folder only: the README, under Your records, says how to name a second one' : undefined,
     second !== null && secondFailure !== null
       ? `The copy to ${second} failed: ${secondFailure}`
       : undefined,
