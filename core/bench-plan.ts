@@ -3,6 +3,7 @@ import type { Bed } from './bed';
 import type { HouseRules } from './house-rules';
 import type { Action, BenchMachine } from './ledger';
 import type { Path } from './path';
+import { pullLimits } from './pull-limits';
 import { isMain, type HolePlace, type Piece } from './segments';
 import { steppedPulls } from './tension';
 import { newtons, type TicketTension } from './units';
@@ -84,7 +85,8 @@ export function setPull(
       ? [mainN, mainsPerSide - number]
       : [crossN, Math.min(number - 1, spec.pattern.crosses - number)];
     if (!down) return n;
-    const stepped = steppedPulls(n, down.strings, newtons(down.by, down.unit));
+    const { leastN } = pullLimits(spec.sport);
+    const stepped = steppedPulls(n, down.strings, newtons(down.by, down.unit), leastN);
     return stepped[down.strings - 1 - fromRim] ?? n;
   };
 }

@@ -139,6 +139,24 @@ describe('facts that cannot hold together', () => {
     );
   });
 
+  it('steps at the outer strings that leave nothing, or no string at its figure', () => {
+    const stepDown = (strings: number, by: number, unit: 'kg' | 'lb') =>
+      problems({ head: [7, 9], throat: [7, 9], stringing: { stepDown: { strings, by, unit } } })[0];
+    expect(stepDown(6, 5, 'kg')).toMatchObject({
+      field: 'stepDown',
+      problem: expect.stringContaining('nothing is strung below 5 kg') as string,
+    });
+    // Source: practice (three strings, 5 lb each, on a very large head).
+    expect(stepDown(3, 5, 'lb')).toBeUndefined();
+    const small = {
+      mains: 8,
+      crosses: 8,
+      bridgeHoles: 4,
+      stringing: { stepDown: { strings: 4, by: 1, unit: 'kg' as const } },
+    };
+    expect(problems(small)[0]?.problem).toContain('leave none at its full figure');
+  });
+
   it('holes off a ruler that could not be bored are no frame', () => {
     const crowded = Array.from({ length: 35 }, (_, i) => 100 + i);
     expect(problems({ positionsMm: crowded })[0]?.problem).toContain('1.0 mm apart');

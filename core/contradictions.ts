@@ -3,6 +3,7 @@ import {
   headOutline,
   limitsProblem,
   MOST_SKIPS,
+  printedRange,
   sizeProblems,
   type FrameProblem,
   type FrameSpec,
@@ -11,7 +12,9 @@ import { letter, mainNumbers, numbersAt, slotsOf, type Skips } from './holes';
 import { ENDS, type End, type Outline } from './outline';
 import { mainsStart } from './pattern';
 import { evenSkips, fansOut, roomProblem, usualArcs, usualCrossLength } from './placement';
+import { pullLimits, USUAL_PULL_N } from './pull-limits';
 import { ruledArcs } from './ruled';
+import { formatTension, newtons } from './units';
 import { solveSkips, type SkipProposal, type SkipQuestion } from './skip-solver';
 
 /** A frame whose facts hold together, as far as counting goes. */
@@ -56,7 +59,12 @@ export function checkFrame(spec: FrameSpec): Checked {
 
   const stray = strayMarks(spec);
   if (stray.length > 0) return refuse(stray);
-  const marked = [...markedMains(spec), ...startProblems(spec), ...sharedTieOffs(spec)];
+  const marked = [
+    ...markedMains(spec),
+    ...startProblems(spec),
+    ...steepSteps(spec),
+    ...sharedTieOffs(spec),
+  ];
   if (marked.length > 0) return refuse(marked);
 
   let ruled: readonly number[] | undefined;
@@ -215,6 +223,27 @@ function startProblems({ bridgeHoles, stringing, pattern }: FrameSpec): readonly
       problem: 'Outer mains are only reversed on a bed of ten mains or more.',
     });
   return problems;
+}
+
+/** Steps at the outer strings that the bed has no strings for, or that would leave the last one slack. */
+function steepSteps(spec: FrameSpec): readonly FrameProblem[] {
+  const { pattern, stringing, sport } = spec;
+  const down = stringing.stepDown;
+  if (!down) return [];
+  const refuse = (problem: string): readonly FrameProblem[] => [{ field: 'stepDown', problem }];
+  const room = Math.min(pattern.mains / 2, Math.floor(pattern.crosses / 2)) - 1;
+  if (down.strings > room)
+    return refuse(
+      `${down.strings} strings stepped down leave none at its full figure: this bed has ${room} at most on a side.`,
+    );
+  const { leastN } = pullLimits(sport);
+  const fromN = printedRange(spec)?.minN ?? USUAL_PULL_N[sport];
+  const lastN = fromN - down.strings * newtons(down.by, down.unit);
+  if (lastN < leastN)
+    return refuse(
+      `${down.strings} × ${down.by} ${down.unit} from ${formatTension(fromN, down.unit)} would leave the outermost string at ${formatTension(lastN, down.unit)}; nothing is strung below ${formatTension(leastN, down.unit)}. 3 x 5 lb is usual on a very large head.`,
+    );
+  return [];
 }
 
 function sharedTieOffs({ holes }: FrameSpec): readonly FrameProblem[] {

@@ -146,6 +146,7 @@ export type FrameField =
   | 'sideMm'
   | 'throatMm'
   | 'mainsStart'
+  | 'stepDown'
   | 'reversedOuterMains';
 
 export interface FrameProblem {

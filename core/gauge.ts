@@ -1,3 +1,4 @@
+import { plainFigures } from './figures';
 import { failure, success, type Result } from './result';
 import type { Sport } from './sport';
 
@@ -54,11 +55,11 @@ export function formatGauge(mm: number): string {
 
 /** A thickness in mm from `1.25`, `1.25 mm`, or a gauge number `16L`, read as the middle of its range. */
 export function parseGauge(text: string, sport: Sport): Result<number> {
-  const tidy = text
-    .trim()
+  const tidy = plainFigures(text)
     .toUpperCase()
     .replace(',', '.')
-    .replace(/\s*MM$/, '');
+    .replace(/ ?MM$/, '')
+    .replace(/ L$/, 'L');
   const named = gaugesOf(sport).find((gauge) => gauge.name === tidy);
   if (named) return success(Math.round((named.minMm + named.maxMm) * 50) / 100);
   const [min, max] = SPORT_LIMITS[sport];

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { parseGauge } from './gauge';
 import {
   parseCount,
   parseHoleLabels,
@@ -44,6 +45,14 @@ describe('a ticket', () => {
     ['55 × 53', '55/53 lb'],
     ['55lb/53lb', '55/53 lb'],
     [' 45/50 LBS ', '45/50 lb'],
+    ['24 kgs', '24/24 kg'],
+    ['24 kgf', '24/24 kg'],
+    ['24½', '24.5/24.5 kg'],
+    ['24½/23½ kilos', '24.5/23.5 kg'],
+    ['55#', '55/55 lb'],
+    ['52 lbs/50 lbs', '52/50 lb'],
+    ['５５／５３', '55/53 lb'],
+    ['53 pounds', '53/53 lb'],
   ])('reads %s as %s', (typed, read) => expect(ticket(typed)).toBe(read));
 
   it('reads a bare figure in the unit that the sport knows it in', () => {
@@ -51,6 +60,11 @@ describe('a ticket', () => {
     expect(ticket('24', 'badminton', 'kg')).toBe('24/24 lb');
     expect(ticket('11/12', 'badminton', 'lb')).toBe('11/12 kg');
     expect(ticket('26', 'squash', 'kg')).toBe('26/26 lb');
+    // 30 kg and 30 lb are both strung somewhere: the house says which it means.
+    expect(ticket('30', 'tennis', 'lb')).toBe('30/30 lb');
+    expect(ticket('30', 'tennis', 'kg')).toBe('30/30 kg');
+    expect(ticket('17', 'badminton', 'kg')).toBe('17/17 kg');
+    expect(ticket('17', 'badminton', 'lb')).toBe('17/17 lb');
   });
 
   it.each([
@@ -103,9 +117,27 @@ describe('a ticket', () => {
   });
 });
 
+it('lengths, gauges and pulls are read alike, however they are written', () => {
+  for (const typed of ['40 feet', '40 ft', '40′', '40 foot', '４０ft'])
+    expect(valueOf(parseLength(typed, 'm'))).toBeCloseTo(12_192, 6);
+  for (const typed of ['12.2 metres', '12,2 m', '12.2 meters', '12.2'])
+    expect(valueOf(parseLength(typed, 'm'))).toBeCloseTo(12_200, 6);
+  expect(valueOf(parseLength('22 feet 6 inches', 'm'))).toBeCloseTo(22.5 * 304.8, 6);
+  expect(valueOf(parseLength('36½', 'cm'))).toBeCloseTo(365, 6);
+  for (const typed of ['16 L', '16L', '16 l', '１６Ｌ'])
+    expect(valueOf(parseGauge(typed, 'tennis'))).toBe(valueOf(parseGauge('16L', 'tennis')));
+  for (const typed of ['25', '25 kgf', '25 kilos', '２５ kg'])
+    expect(valueOf(parsePull(typed, 'kg'))).toBeCloseTo(newtons(25, 'kg'), 9);
+  expect(valueOf(parseStepDown('3 x 5#'))).toEqual({ strings: 3, by: 5, unit: 'lb' });
+});
+
 describe('a range', () => {
   it('is read as it is printed', () => {
     expect(valueOf(parseTensionRange('22-26', 'tennis', 'lb')).unit).toBe('kg');
+    for (const typed of ['22kg-26kg', '22–26 kgs', '22 − 26 kgf', '２２-２６kg'])
+      expect(valueOf(parseTensionRange(typed, 'tennis', 'lb'))).toEqual(
+        valueOf(parseTensionRange('22-26 kg', 'tennis', 'lb')),
+      );
     expect(valueOf(parseTensionRange('50–60 lb', 'tennis', 'kg')).maxN).toBeCloseTo(266.89, 2);
     expect(valueOf(parseTensionRange('20 to 28', 'badminton', 'kg')).unit).toBe('lb');
   });

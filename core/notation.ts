@@ -1,5 +1,7 @@
 /** What a stringer types, read into SI: `55/53`, `24.5kg`, `40ft`, `22'6"`, `12.2`. */
+import { decimal, NUMBER, plainFigures, TENSION_UNIT, tensionUnitNamed } from './figures';
 import type { WidthReading } from './outline';
+import { pullLimits } from './pull-limits';
 import { failure, success, type Result } from './result';
 import type { Sport } from './sport';
 import {
@@ -7,64 +9,50 @@ import {
   MM_PER_FOOT,
   MM_PER_INCH,
   newtons,
+  otherTensionUnit,
   type TensionUnit,
   type TicketTension,
 } from './units';
 
-const NUMBER = String.raw`\d{1,5}(?:[.,]\d{1,2})?`;
-
-const decimal = (text: string): number => Number(text.replace(',', '.'));
-
 /**
- * Below and above these pulls a figure without a unit is read in the other unit: no racket
- * of the sport is strung there in practice, so 24 on a tennis ticket is kilograms and 55 pounds.
- * Common practice, no source.
+ * Pulls that somebody may mean by a figure without a unit: 24 on a tennis ticket can only be kilograms
+ * and 55 only pounds, and 30 may be either, so the house decides. Common practice, no source.
  */
-const USUAL: Record<Sport, Record<TensionUnit, readonly [number, number]>> = {
-  tennis: { kg: [5, 38], lb: [38.01, 85] },
-  badminton: { kg: [5, 15.99], lb: [16, 40] },
-  squash: { kg: [5, 15.99], lb: [16, 40] },
-};
-
-/** The pulls that are accepted at all: from the extremes seen, 6 kg and 37 kg, with a little room. */
-const ACCEPTED_KG: Record<Sport, readonly [number, number]> = {
-  tennis: [5, 40],
-  badminton: [5, 18],
-  squash: [5, 18],
+const MEANT: Record<Sport, Record<TensionUnit, readonly [number, number]>> = {
+  tennis: { kg: [5, 40], lb: [25, 88] },
+  badminton: { kg: [5, 18], lb: [16, 40] },
+  squash: { kg: [5, 18], lb: [16, 40] },
 };
 
 /** Beyond this ratio between mains and crosses a ticket is a slip of the pen. */
 const MOST_CROSS_DIFFERENCE = 0.3;
 
 const TICKET = new RegExp(
-  String.raw`^(${NUMBER})\s*(?:(kg|lb|lbs|kgs)\s*)?(?:[/x×]\s*(${NUMBER})\s*)?(kg|lb|lbs|kgs)?$`,
+  String.raw`^(${NUMBER}) ?(${TENSION_UNIT})? ?(?:[/x×] ?(${NUMBER}) ?)?(${TENSION_UNIT})?$`,
   'i',
 );
 
-const unitFrom = (text: string | undefined): TensionUnit | undefined =>
-  text === undefined ? undefined : text.toLowerCase().startsWith('kg') ? 'kg' : 'lb';
-
 /**
  * Reads mains/crosses as written on a ticket. One figure means the same for both.
- * A unit that was typed wins; without one the figure itself tells (24 is kg in tennis, lb in
- * badminton), and where both units are usual, `houseUnit` decides.
+ * A unit that was typed wins; without one the figure itself tells where it can mean one only (24 is kg
+ * in tennis, lb in badminton), and wherever both could be meant, `houseUnit` decides.
  */
 export function parseTicketTension(
   text: string,
   sport: Sport,
   houseUnit: TensionUnit,
 ): Result<TicketTension> {
-  const match = TICKET.exec(text.trim());
+  const match = TICKET.exec(plainFigures(text));
   if (!match)
     return failure(
       'Write mains/crosses as on a ticket, at most two decimals: 24/23, 55/53 or 24.5kg.',
     );
   const [, mainText = '', firstUnit, crossText = mainText, lastUnit] = match;
-  if (firstUnit && lastUnit && unitFrom(firstUnit) !== unitFrom(lastUnit))
+  if (firstUnit && lastUnit && tensionUnitNamed(firstUnit) !== tensionUnitNamed(lastUnit))
     return failure('Two units in one ticket: write both figures in kg or both in lb.');
   const main = decimal(mainText);
   const cross = decimal(crossText);
-  const unit = unitFrom(lastUnit ?? firstUnit) ?? impliedUnit(main, sport, houseUnit);
+  const unit = tensionUnitNamed(lastUnit ?? firstUnit) ?? impliedUnit(main, sport, houseUnit);
   const ticket: TicketTension = {
     mainN: newtons(main, unit),
     crossN: newtons(cross, unit),
@@ -75,15 +63,14 @@ export function parseTicketTension(
 }
 
 function impliedUnit(value: number, sport: Sport, houseUnit: TensionUnit): TensionUnit {
-  const usual = (unit: TensionUnit) =>
-    value >= USUAL[sport][unit][0] && value <= USUAL[sport][unit][1];
-  if (usual('kg')) return 'kg';
-  if (usual('lb')) return 'lb';
-  return houseUnit;
+  const other = otherTensionUnit(houseUnit);
+  const mayMean = (unit: TensionUnit) =>
+    value >= MEANT[sport][unit][0] && value <= MEANT[sport][unit][1];
+  return !mayMean(houseUnit) && mayMean(other) ? other : houseUnit;
 }
 
 function ticketProblem({ mainN, crossN, unit }: TicketTension, sport: Sport): string | undefined {
-  const [least, most] = ACCEPTED_KG[sport].map((kg) => newtons(kg, 'kg')) as [number, number];
+  const { leastN: least, mostN: most } = pullLimits(sport);
   const range = `between ${formatTension(least, unit)} and ${formatTension(most, unit)}`;
   for (const [name, n] of [
     ['mains', mainN],
@@ -103,7 +90,10 @@ export interface TensionRange {
   readonly unit: TensionUnit;
 }
 
-const RANGE = new RegExp(String.raw`^(${NUMBER})\s*(?:[-–—/]|to)\s*(${NUMBER})\s*(kg|lb)?s?$`, 'i');
+const RANGE = new RegExp(
+  String.raw`^(${NUMBER}) ?(${TENSION_UNIT})? ?(?:[-/]|to) ?(${NUMBER}) ?(${TENSION_UNIT})?$`,
+  'i',
+);
 
 /** The range printed in a throat: `22-26`, `50–60 lb`. */
 export function parseTensionRange(
@@ -111,13 +101,16 @@ export function parseTensionRange(
   sport: Sport,
   houseUnit: TensionUnit,
 ): Result<TensionRange> {
-  const match = RANGE.exec(text.trim());
+  const match = RANGE.exec(plainFigures(text));
   if (!match) return failure('Write the range as it is printed: 22-26 kg or 50-60 lb.');
-  const [, low = '', high = '', unitText] = match;
-  const unit = unitFrom(unitText) ?? impliedUnit(decimal(low), sport, houseUnit);
+  const [, low = '', firstUnit, high = '', lastUnit] = match;
+  if (firstUnit && lastUnit && tensionUnitNamed(firstUnit) !== tensionUnitNamed(lastUnit))
+    return failure('Two units in one range: write both figures in kg or both in lb.');
+  const unit =
+    tensionUnitNamed(lastUnit ?? firstUnit) ?? impliedUnit(decimal(low), sport, houseUnit);
   const range = { minN: newtons(decimal(low), unit), maxN: newtons(decimal(high), unit), unit };
   if (range.minN > range.maxN) return failure('The lower figure of the range comes first: 22-26.');
-  const [least, most] = ACCEPTED_KG[sport].map((kg) => newtons(kg, 'kg')) as [number, number];
+  const { leastN: least, mostN: most } = pullLimits(sport);
   if (range.minN < least || range.maxN > most)
     return failure(
       `A ${sport} range lies between ${formatTension(least, unit)} and ${formatTension(most, unit)}.`,
@@ -125,20 +118,19 @@ export function parseTensionRange(
   return success(range);
 }
 
-const LENGTH_UNITS: Record<string, number> = {
-  mm: 1,
-  cm: 10,
-  m: 1000,
-  in: MM_PER_INCH,
-  '"': MM_PER_INCH,
-  ft: MM_PER_FOOT,
-  "'": MM_PER_FOOT,
-};
+const LENGTH_UNITS: readonly (readonly [words: RegExp, mm: number])[] = [
+  [/^(mm|millimet(er|re)s?)$/i, 1],
+  [/^(cm|centimet(er|re)s?)$/i, 10],
+  [/^(m|met(er|re)s?)$/i, 1000],
+  [/^(in|inch|inches|")$/i, MM_PER_INCH],
+  [/^(ft|foot|feet|')$/i, MM_PER_FOOT],
+];
+const mmIn = (unit: string): number => LENGTH_UNITS.find(([words]) => words.test(unit))?.[1] ?? NaN;
 /** To the millimetre in metres, as an edit form shows 40 ft again: 12.192. */
 const LENGTH_NUMBER = String.raw`\d{1,5}(?:[.,]\d{1,3})?`;
-const LENGTH = new RegExp(String.raw`^(${LENGTH_NUMBER})\s*(mm|cm|m|in|ft|'|")?$`, 'i');
+const LENGTH = new RegExp(String.raw`^(${LENGTH_NUMBER}) ?([a-z]+|'|")?$`, 'i');
 const FEET_INCHES = new RegExp(
-  String.raw`^(\d{1,4})\s*(?:'|ft)\s*(${NUMBER})\s*(?:"|in|'')?$`,
+  String.raw`^(\d{1,4}) ?(?:'|ft|foot|feet) ?(${NUMBER}) ?(?:"|in|inch|inches)?$`,
   'i',
 );
 
@@ -147,7 +139,7 @@ const FEET_INCHES = new RegExp(
  * a unit means where it is typed: metres for string, millimetres for a head.
  */
 export function parseLength(text: string, bareUnit: 'm' | 'mm' | 'cm'): Result<number> {
-  const tidy = text.trim().replace(/[’′]/g, "'").replace(/[”″]/g, '"');
+  const tidy = plainFigures(text);
   const both = FEET_INCHES.exec(tidy);
   if (both) {
     const inches = decimal(both[2] ?? '');
@@ -155,21 +147,19 @@ export function parseLength(text: string, bareUnit: 'm' | 'mm' | 'cm'): Result<n
     return success(Number(both[1]) * MM_PER_FOOT + inches * MM_PER_INCH);
   }
   const match = LENGTH.exec(tidy);
-  if (!match)
+  const factor = mmIn(match?.[2] ?? bareUnit);
+  if (!match || Number.isNaN(factor))
     return failure(
       bareUnit === 'm'
         ? 'Write a length such as 12.2, 40ft or 22\'6".'
         : `Write a length such as ${bareUnit === 'mm' ? '336, 33.6 cm or 13.2 in' : '36, 360 mm or 14 in'}.`,
     );
-  return success(
-    decimal(match[1] ?? '') * (LENGTH_UNITS[(match[2] ?? bareUnit).toLowerCase()] ?? 1),
-  );
+  return success(decimal(match[1] ?? '') * factor);
 }
 
 /** Lengths read off a ruler in a row, `6 18 30.5`, in mm; increasing. An empty text is an empty row. */
 export function parseRow(text: string): Result<readonly number[]> {
-  const words = text
-    .trim()
+  const words = plainFigures(text)
     .split(/[\s;]+/)
     .filter(Boolean);
   const values: number[] = [];
@@ -188,7 +178,7 @@ export function parseRow(text: string): Result<readonly number[]> {
 
 /** Hole numbers in a row, `7 9` or `7,9`; `none` is an empty list. */
 export function parseHoleNumbers(text: string): Result<readonly number[]> {
-  const tidy = text.trim();
+  const tidy = plainFigures(text);
   if (/^(none|-|0)?$/i.test(tidy)) return success([]);
   const numbers: number[] = [];
   for (const word of tidy.split(/[\s,;]+/).filter(Boolean)) {
@@ -201,7 +191,7 @@ export function parseHoleNumbers(text: string): Result<readonly number[]> {
 }
 
 function labelsBy(shape: RegExp, text: string, how: string): Result<readonly string[]> {
-  const tidy = text.trim();
+  const tidy = plainFigures(text);
   if (/^(none|-)?$/i.test(tidy)) return success([]);
   const labels: string[] = [];
   for (const word of tidy
@@ -217,7 +207,7 @@ function labelsBy(shape: RegExp, text: string, how: string): Result<readonly str
 
 /** One hole number, `10` or `10H`. */
 export function parseHoleNumber(text: string): Result<number> {
-  const match = /^([1-9]\d?)[HT]?$/i.exec(text.trim());
+  const match = /^([1-9]\d?)[HT]?$/i.exec(plainFigures(text));
   return match
     ? success(Number(match[1]))
     : failure('Write the number of one hole, counted from the centre line: 10.');
@@ -243,11 +233,14 @@ export interface StepDown {
 
 /** Outer strings stepped down, `3 x 5 lb`: how many, and by how much each. An empty text is none. */
 export function parseStepDown(text: string): Result<StepDown | null> {
-  const tidy = text.trim();
+  const tidy = plainFigures(text);
   if (/^(none|-)?$/i.test(tidy)) return success(null);
-  const match = /^([1-6])\s*(?:x|×|by|strings?)\s*(\d{1,2}(?:[.,]\d)?)\s*(kg|lb)$/i.exec(tidy);
+  const match = new RegExp(
+    String.raw`^([1-6]) ?(?:x|×|by|strings?) ?(\d{1,2}(?:[.,]\d)?) ?(${TENSION_UNIT})$`,
+    'i',
+  ).exec(tidy);
   const by = decimal(match?.[2] ?? '0');
-  const unit = unitFrom(match?.[3]);
+  const unit = tensionUnitNamed(match?.[3]);
   if (!match || !unit || by === 0)
     return failure('Write how many outer strings and by how much each: 3 x 5 lb.');
   return success({ strings: Number(match[1]), by, unit });
@@ -271,22 +264,23 @@ export function parseRemnants(text: string): Result<readonly number[]> {
 
 /** Money as typed, `18`, `18.50` or `18,5`, in minor units (cents). */
 export function parseMoney(text: string): Result<number> {
-  const tidy = text.trim();
+  const tidy = plainFigures(text);
   if (!/^\d{1,6}([.,]\d{1,2})?$/.test(tidy)) return failure('Write an amount such as 18 or 18.50.');
   return success(Math.round(decimal(tidy) * 100));
 }
 
 /** A whole number, `16`. */
 export function parseCount(text: string): Result<number> {
-  return /^\d{1,3}$/.test(text.trim())
-    ? success(Number(text))
+  const tidy = plainFigures(text);
+  return /^\d{1,3}$/.test(tidy)
+    ? success(Number(tidy))
     : failure('Write a whole number, as counted: 16.');
 }
 
 /** Inside widths read at distances below the tip, `40:190 120:246 …`, both in mm. */
 export function parseWidths(text: string): Result<readonly WidthReading[]> {
   const readings: WidthReading[] = [];
-  for (const word of text.trim().split(/\s+/).filter(Boolean)) {
+  for (const word of plainFigures(text).split(' ').filter(Boolean)) {
     const match = new RegExp(`^(${NUMBER}):(${NUMBER})$`).exec(word);
     if (!match)
       return failure(
@@ -302,10 +296,12 @@ const CHECKED_KG = [2, 50] as const;
 
 /** A single pull, as a weight or a spring scale shows it: `25`, `24.6 kg`, `55 lb`; N. */
 export function parsePull(text: string, houseUnit: TensionUnit): Result<number> {
-  const match = /^(\d+(?:[.,]\d+)?)\s*(kg|lbs?)?$/i.exec(text.trim());
+  const match = new RegExp(String.raw`^(\d+(?:[.,]\d+)?) ?(${TENSION_UNIT})?$`, 'i').exec(
+    plainFigures(text),
+  );
   const example = houseUnit === 'kg' ? '25 or 24.6 kg' : '55 or 54.5 lb';
   if (!match) return failure(`Write one pull as it is read: ${example}.`);
-  const n = newtons(decimal(match[1] ?? ''), unitFrom(match[2]) ?? houseUnit);
+  const n = newtons(decimal(match[1] ?? ''), tensionUnitNamed(match[2]) ?? houseUnit);
   const [least, most] = CHECKED_KG.map((kg) => newtons(kg, 'kg')) as [number, number];
   return n < least || n > most
     ? failure(

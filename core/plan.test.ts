@@ -1,7 +1,11 @@
 import { describe, expect, it } from 'vitest';
-import type { PieceLength } from './lengths';
-import { checkSource, cutSource, type CutSource } from './plan';
+import { USUAL_HOUSE } from './house-rules';
+import { USUAL_ASSUMPTIONS, type PieceLength } from './lengths';
+import { checkSource, cutSource, planCut, type CutSource } from './plan';
+import { benchSequence, strungAfter } from './sequence';
+import { isMain } from './segments';
 import { barePiece } from './testing/bare-piece';
+import { everyJob } from './testing/bench-job';
 
 const two = (mains: number, crosses: number) => [
   barePiece('mains', mains),
@@ -42,4 +46,36 @@ describe('where it is cut from', () => {
     expect(check('reel', two(9000, 9000)).enough).toBe(true);
     expect(spares(check('reel', two(9000, 9000)))).toEqual([undefined, undefined]);
   });
+});
+
+it('the sheet, the cut and the bench pull in one order, on every frame by every method and custom', () => {
+  for (const { name, method, bed, plan } of everyJob())
+    for (const custom of [
+      USUAL_HOUSE,
+      { ...USUAL_HOUSE, ahead: 'three then six', firstCrosses: 'second first' } as const,
+      { ...USUAL_HOUSE, ahead: 'two' } as const,
+    ]) {
+      const sequence = benchSequence({ ...plan, custom });
+      if (!sequence.ok) continue;
+      const string = { family: 'multifilament', gaugeMm: 1.3, stretch: null } as const;
+      const { path } = planCut(
+        bed,
+        { mains: string, crosses: string },
+        plan.path,
+        USUAL_ASSUMPTIONS,
+        {},
+        custom,
+      );
+      const { steps } = sequence.value;
+      const inOrder = (order: readonly string[]) =>
+        // What hangs on a starting clamp at first is pulled by itself when its neighbour is in.
+        order.filter(
+          (each) =>
+            !['M1L', 'M1R', 'C1', 'C2', path.order.find((one) => !isMain(one))].includes(each),
+        );
+      expect(inOrder(strungAfter(steps, steps.length)), `${name}, ${method}`).toEqual(
+        inOrder(path.order),
+      );
+      expect(path.order).toEqual(sequence.value.path.order);
+    }
 });

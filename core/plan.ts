@@ -1,9 +1,11 @@
 /** From a frame and a setup to everything the bench needs: the path, the knots and the lengths. */
 import type { Bed } from './bed';
 import { stretchUnderPull, type Family } from './family';
+import { USUAL_HOUSE } from './house-rules';
 import type { Correction } from './learning';
 import { checkSharedSet, pieceLength, type CutAssumptions, type PieceLength } from './lengths';
 import { pathThrough, type Path, type PathChoice } from './path';
+import { inOrderOf, type OrderCustom } from './pull-order';
 import type { Piece } from './segments';
 
 export interface PlannedString {
@@ -22,15 +24,20 @@ export interface CutPlan {
   readonly pieces: readonly PieceLength[];
 }
 
-/** The pieces of a job, their way and their length. A job in one piece is strung with its mains' string. */
+/**
+ * The pieces of a job, their way and their length, the strings in the order in which `custom` pulls them: the
+ * one order that the Cut station, the work sheet and the bench show. A job in one piece is strung with its
+ * mains' string.
+ */
 export function planCut(
   bed: Bed,
   strings: { readonly mains: PlannedString; readonly crosses: PlannedString },
   choice: PathChoice,
   assumptions: CutAssumptions,
   learnt: Learnt = {},
+  custom: OrderCustom = USUAL_HOUSE,
 ): CutPlan {
-  const path = pathThrough(bed, choice);
+  const path = inOrderOf(pathThrough(bed, choice), bed.spec.sport, custom);
   const pieces = path.pieces.map((piece) => {
     const string = piece.name === 'crosses' ? strings.crosses : strings.mains;
     const other = piece.name === 'mains' ? strings.crosses : strings.mains;

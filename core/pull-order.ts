@@ -3,8 +3,11 @@ import type { HouseRules } from './house-rules';
 import type { Side } from './outline';
 import type { Path } from './path';
 import { otherSide } from './pattern';
-import { isMain } from './segments';
+import { isInside, isMain } from './segments';
 import type { Sport } from './sport';
+
+/** What of a house's customs decides the order of the pulls. */
+export type OrderCustom = Pick<HouseRules, 'ahead' | 'firstCrosses'>;
 
 /** How many mains one side is brought ahead of the other before the other follows. */
 export type Ahead = HouseRules['ahead'];
@@ -51,11 +54,7 @@ function pairedCount({ order }: Path): number {
  * The path with its strings in the order of the custom: mains by turns from the centre, then what
  * the method strings after them. A knot is tied when all that it waited for is in.
  */
-export function inOrderOf(
-  path: Path,
-  sport: Sport,
-  { ahead, firstCrosses }: Pick<HouseRules, 'ahead' | 'firstCrosses'>,
-): Path {
+export function inOrderOf(path: Path, sport: Sport, { ahead, firstCrosses }: OrderCustom): Path {
   const paired = path.order.slice(0, pairedCount(path));
   const of = (side: Side) => paired.filter((string) => sideOf(string) === side);
   const first = sideOf(paired[0] as string);
@@ -64,8 +63,8 @@ export function inOrderOf(
     ...path.order.slice(paired.length),
   ];
   if (path.method === 'two-piece' && firstCrosses === 'second first') {
-    const at = paired.length;
-    order.splice(at, 2, ...order.slice(at, at + 2).toReversed());
+    const [first, second] = path.pieces[1]?.segments.filter(isInside) ?? [];
+    if (first && second) order.splice(paired.length, 2, second.string, first.string);
   }
   const place = new Map(order.map((string, i) => [string, i]));
   return {

@@ -2,6 +2,7 @@
 import { z } from 'zod';
 import { notForSchema, type NotFor } from './advice/shelf';
 import { FAMILIES, SHAPES, type Family, type Shape } from './family';
+import { plainFigures } from './figures';
 import { parseGauge } from './gauge';
 import { parseLength, parseMoney } from './notation';
 import { lineText, nameText, noteText, optionalReading, reading, textIn } from './reading';
@@ -36,8 +37,8 @@ export interface StringFacts {
 
 function parseGauges(text: string, sport: Sport): Result<readonly number[]> {
   const gauges: number[] = [];
-  for (const word of text
-    .trim()
+  for (const word of plainFigures(text)
+    .replace(/(\d) (?=L\b)/gi, '$1')
     .split(/[\s;/]+/)
     .filter(Boolean)) {
     const gauge = parseGauge(word, sport);
@@ -66,8 +67,8 @@ function parseReel(text: string): Result<number> {
 const parseWithin =
   (least: number, most: number, unit: string, problem: string) =>
   (text: string): Result<number> => {
-    const typed = new RegExp(`^(\\d{1,4}(?:[.,]\\d{1,3})?)\\s*(?:${unit})?$`).exec(
-      text.trim(),
+    const typed = new RegExp(`^(\\d{1,4}(?:[.,]\\d{1,3})?) ?(?:${unit})?$`, 'i').exec(
+      plainFigures(text),
     )?.[1];
     const value = Number(typed?.replace(',', '.'));
     return typed !== undefined && value >= least && value <= most

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { Family } from './family';
+import { pullLimits } from './pull-limits';
 import { knotPull, steppedPulls, tensionCautions } from './tension';
 import { frameSpec } from './testing/frame-spec';
 import { inTensionUnit, newtons } from './units';
@@ -52,7 +53,15 @@ describe('cautions', () => {
 describe('outer strings stepped down', () => {
   // Source: practice (58 lb, then 53, 48 and 43 on an oversize frame).
   it('58, 53, 48, 43', () => {
-    const pulls = steppedPulls(newtons(58, 'lb'), 3, newtons(5, 'lb'));
+    const pulls = steppedPulls(newtons(58, 'lb'), 3, newtons(5, 'lb'), 0);
     expect(pulls.map((n) => inTensionUnit(n, 'lb'))).toEqual([53, 48, 43]);
   });
+});
+
+it('steps at the outer strings stop at the least that is strung', () => {
+  // 24 kg less 6 times 5 kg would be less than nothing.
+  const { leastN } = pullLimits('tennis');
+  const pulls = steppedPulls(newtons(24, 'kg'), 6, newtons(5, 'kg'), leastN);
+  expect(Math.min(...pulls)).toBe(leastN);
+  expect(pulls[0]).toBeCloseTo(newtons(19, 'kg'), 9);
 });

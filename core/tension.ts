@@ -33,10 +33,16 @@ export function knotPull(
 
 /**
  * Pulls of the outermost strings from the inside out, N, when each is pulled `byN` lower than the one
- * inside it. Some makers ask for it on very large heads (common practice: 58, then 53, 48, 43 lb).
+ * inside it, never below `leastN`. Some makers ask for it on very large heads (common practice: 58, then
+ * 53, 48, 43 lb).
  */
-export const steppedPulls = (n: number, strings: number, byN: number): readonly number[] =>
-  Array.from({ length: strings }, (_, i) => n - (i + 1) * byN);
+export const steppedPulls = (
+  n: number,
+  strings: number,
+  byN: number,
+  leastN: number,
+): readonly number[] =>
+  Array.from({ length: strings }, (_, i) => Math.max(Math.min(n, leastN), n - (i + 1) * byN));
 
 /** What to be careful of with this ticket on this frame; nothing is refused. */
 export function tensionCautions(

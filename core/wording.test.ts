@@ -83,5 +83,21 @@ describe('the order of the pulls', () => {
       'M1 to M1, left then right by turns; then M2L; then C3; then M2R; then C1 to C2',
     );
     expect(orderWords(['M1R', 'M1L', 'C3', 'C2', 'C1'])).toContain('then C3 to C1');
+    expect(
+      orderWords([
+        'M1R',
+        'M1L',
+        'M2R',
+        'M3R',
+        'M4R',
+        'M2L',
+        'M3L',
+        'M4L',
+        'M5L',
+        'M5R',
+        'C2',
+        'C1',
+      ]),
+    ).toBe('M1R, M1L, M2R to M4R, M2L to M5L, M5R; then C2 to C1');
   });
 });

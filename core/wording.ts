@@ -5,7 +5,7 @@ import { runName } from './groove';
 import { letter } from './holes';
 import type { End, Side } from './outline';
 import type { SourceCheck } from './plan';
-import { placeName, type Piece } from './segments';
+import { isMain, placeName, type Piece } from './segments';
 import type { Knot } from './tie-off';
 import { formatFeet, formatMetres, formatStringLength, type LengthSystem } from './units';
 
@@ -86,26 +86,46 @@ export function cutAdvice(
   return { word: `Enough: ${each}.` };
 }
 
-/** `M1 to M8, right then left by turns; then C1 to C19`: the order of the pulls, in short. */
+/**
+ * The order of the pulls, in short: `M1 to M8, right then left by turns; then C1 to C19`, or run by run where
+ * the sides do not take turns, `M1R, M1L, M2R to M4R, M2L to M7L; then …`.
+ */
 export function orderWords(order: readonly string[]): string {
   let pairs = 0;
   while (isPair(order[2 * pairs], order[2 * pairs + 1], pairs + 1)) pairs++;
-  const first = order[0]?.endsWith('R') ? 'right then left' : 'left then right';
-  const parts = pairs > 0 ? [`M1 to M${pairs}, ${first} by turns`] : [];
-  const rest = order.slice(2 * pairs);
-  for (let i = 0; i < rest.length;) {
-    const step = crossNumber(rest[i + 1]) - crossNumber(rest[i]);
-    let to = i;
-    if (Math.abs(step) === 1)
-      while (crossNumber(rest[to + 1]) - crossNumber(rest[to]) === step) to++;
-    parts.push(to > i ? `${rest[i]} to ${rest[to]}` : `${rest[i]}`);
-    i = to + 1;
-  }
-  return parts.join('; then ');
+  const firstCross = order.findIndex((string) => !isMain(string));
+  const mains = order.slice(0, firstCross < 0 ? undefined : firstCross);
+  const left = mains.slice(2 * pairs);
+  // A pair at the centre alone is no taking of turns: then every run is told.
+  const turns = pairs > 0 && left.length <= 2;
+  const side = order[0]?.endsWith('R') ? 'right then left' : 'left then right';
+  return [
+    ...(turns
+      ? [`M1 to M${pairs}, ${side} by turns`, ...runsOf(left)]
+      : [runsOf(mains).join(', ')]),
+    ...runsOf(order.slice(mains.length)),
+  ].join('; then ');
 }
 
-const crossNumber = (string: string | undefined): number =>
-  string?.startsWith('C') ? Number(string.slice(1)) : NaN;
+/** Strings whose numbers grow or fall by one, as one run: `C1 to C19`. */
+function runsOf(strings: readonly string[]): readonly string[] {
+  const runs: string[] = [];
+  for (let i = 0; i < strings.length;) {
+    const step = stepBetween(strings[i], strings[i + 1]);
+    let to = i;
+    if (Math.abs(step) === 1) while (stepBetween(strings[to], strings[to + 1]) === step) to++;
+    runs.push(to > i ? `${strings[i]} to ${strings[to]}` : `${strings[i]}`);
+    i = to + 1;
+  }
+  return runs;
+}
+
+/** By how much the number grows between two strings of one kind and side; NaN between others. */
+function stepBetween(from: string | undefined, to: string | undefined): number {
+  const kind = (string: string | undefined) => string?.replace(/\d+/, '');
+  const number = (string: string | undefined) => Number(string?.replace(/\D/g, ''));
+  return kind(from) === kind(to) ? number(to) - number(from) : NaN;
+}
 
 const isPair = (a: string | undefined, b: string | undefined, main: number): boolean =>
   a !== undefined &&

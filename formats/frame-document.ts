@@ -173,6 +173,7 @@ const PLACE: Record<FrameField, readonly string[]> = {
   headMm: ['holes', 'positionsMm'],
   sideMm: ['holes', 'positionsMm'],
   throatMm: ['holes', 'positionsMm'],
+  stepDown: ['stringing', 'stepDown'],
   mainsStart: ['stringing', 'mainsStart'],
   reversedOuterMains: ['stringing', 'reversedOuterMains'],
 };

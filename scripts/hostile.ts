@@ -185,6 +185,7 @@ function argumentsOf(action: string, { ids, tickets }: Target, chance: Chance): 
     crossGauge: '',
     crossSupplied: false,
     tension: '24/23',
+    ownWord: '',
   };
   const cut = {
     method: 'two-piece',

@@ -19,6 +19,7 @@ import {
   isHybridBed,
   type AdviceCase,
   type Grounds,
+  type Rank,
   type Rule,
   type Strung,
 } from './rule';
@@ -42,6 +43,8 @@ export interface BedString {
 export interface Outlook {
   /** Beside what the client has now; beside a plain multifilament bed when nobody knows that. */
   readonly changes: Readonly<Record<Trait, Change>>;
+  /** The same as figures, about −3 to 3, to be drawn. */
+  readonly differences: Readonly<Record<Trait, number>>;
   readonly hours: Hours;
   /** Strings alone, minor units; undefined when one is not on the shelf. */
   readonly priceMinor: number | undefined;
@@ -60,11 +63,15 @@ export interface Proposal extends Outlook {
   /** Set when only one method takes it. */
   readonly method: Extract<Method, 'two-piece'> | undefined;
   readonly preStretch: boolean;
+  /** What safety or an arm says against it; empty for what may be offered. */
+  readonly against: readonly Reason[];
 }
 
 export interface Advice {
-  /** The best first, and the first three of different groups. */
+  /** The best first, and the first three of different groups; nothing that safety or an arm speaks against. */
   readonly proposals: readonly Proposal[];
+  /** What is taken only on the stringer's own word. */
+  readonly notAdvised: readonly Proposal[];
   readonly conflicts: readonly Conflict[];
   /** Rules that hold and move no figure. */
   readonly tells: readonly Grounds[];
@@ -82,12 +89,14 @@ export function advise(about: AdviceCase, means: AdviceMeans): Advice {
   const { sport } = about.spec;
   const holding = rulesThatHold(about);
   const thicker = thicknessWanted(holding);
-  const proposals = setupKinds(sport)
+  const ranked = setupKinds(sport)
     .map((kind) => proposalOf(kind, strungAs(kind, sport, thicker), about, holding, means))
     // Among equals the softer one stands first.
     .toSorted((a, b) => roundTo(b.points - a.points, 1e-6) || a.firmnessN - b.firmnessN);
+  const beds = distinct(ranked);
   return {
-    proposals: differentFirst(distinct(proposals)),
+    proposals: differentFirst(beds.filter(({ against }) => against.length === 0)),
+    notAdvised: beds.filter(({ against }) => against.length > 0),
     conflicts: conflictsOf(about),
     tells: holding.filter(({ tells }) => tells).map(groundsOf),
   };
@@ -116,6 +125,7 @@ function proposalOf(
     strung,
     offers,
     reasons,
+    against: spokenAgainst(reasons),
     points: reasons.reduce((sum, { points }) => sum + points, BASE_POINTS[kind.name] ?? 0),
     staircase,
     firmnessN: firmness(strung, staircase.exact, sport),
@@ -162,6 +172,15 @@ export function reasonsFor(
     })
     .toSorted((a, b) => Math.abs(b.points) - Math.abs(a.points));
 }
+
+/** Ranks whose word stands before every wish: what they speak against is not offered. */
+const PROTECTING: readonly Rank[] = ['frame limits', 'safety', 'arm'];
+/** A rule of theirs that takes this many points and more speaks against a bed; less is a matter of taste. */
+const SPEAKS_AGAINST = -0.3;
+
+/** The reasons of safety and of the arm against a bed, the weightiest first. */
+export const spokenAgainst = (reasons: readonly Reason[]): readonly Reason[] =>
+  reasons.filter(({ rank, points }) => PROTECTING.includes(rank) && points <= SPEAKS_AGAINST);
 
 /** The shelf may turn two kinds into the same bed; it is offered once. */
 function distinct(ranked: readonly Proposal[]): readonly Proposal[] {
@@ -229,10 +248,14 @@ export function outlook(
     string && { setMinor: string.setPriceMinor, suppliedByClient: false };
   const [mains, crosses] = [price(bed.mains), price(bed.crosses)];
   const priceMinor = mains && crosses ? stringPrice(mains, crosses) : undefined;
+  const differences = Object.fromEntries(
+    TRAITS.map((trait) => [trait, then[trait] - now[trait]]),
+  ) as Record<Trait, number>;
   const changes = Object.fromEntries(
-    TRAITS.map((trait) => [trait, changeOf(then[trait] - now[trait])]),
+    TRAITS.map((trait) => [trait, changeOf(differences[trait])]),
   ) as Record<Trait, Change>;
   return {
+    differences,
     changes,
     hours,
     priceMinor,

@@ -55,6 +55,8 @@ describe('what advice is given on', () => {
       advised: { mainN: 1, crossN: 1 },
       steps: [],
       switched: {},
+      against: [],
+      ownWord: '',
       words: '',
     };
     expect(lastJobOf({ setup, advice })).toMatchObject({ pull: 'lock-out', talk: { arm: 'now' } });

@@ -47,7 +47,7 @@ export function conflictsOf(about: AdviceCase): readonly Conflict[] {
     lowest < LEAST_N[spec.sport] - 0.01,
     'very loose',
     'safety',
-    `They ask for ${asked}. So low is seen with a few professionals; at a counter it is for no one, and the advice stops at ${formatTension(LEAST_N[spec.sport], asks?.unit ?? 'kg')}.`,
+    `They ask for ${asked}. So low is seen with a few professionals; at a counter hardly ever. It stays as they ask: the bed may throw the ball about, and the weave may move. Let them try it and come back.`,
   );
   when(
     talk.age === 'junior' && asksFamily === 'natural gut',

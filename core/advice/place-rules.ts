@@ -26,6 +26,7 @@ export const PLACE_RULES: readonly Rule[] = [
     why: 'Thin air slows the ball less: 1 kg more at 2000 m. Coming down again it may stay as it is.',
     applies: ({ talk, house }) =>
       house.climate === 'small steps' && (talk.altitudeM ?? 0) >= HIGH_M,
+    mayStay: true,
     small: {
       kind: 'place',
       byN: ({ talk }) =>

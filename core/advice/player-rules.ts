@@ -16,6 +16,9 @@ export const PLAYER_RULES: readonly Rule[] = [
     source: 'common practice',
     why: `${helped} Monofilament is not for a growing arm.`,
     applies: ({ talk }) => talk.age === 'junior',
+    // A growing arm comes before what its owner wishes for, so it stands with safety.
+    small: { kind: 'feel', byN: () => -STEP_N },
+    standing: true,
     favours: (strung, { spec }) =>
       2 * familyShare(strung, 'synthetic gut') +
       familyShare(strung, 'multifilament') -
@@ -25,14 +28,14 @@ export const PLAYER_RULES: readonly Rule[] = [
   },
   {
     id: 'help from the bed',
-    title: 'Junior, beginner or older',
+    title: 'Beginner or older',
     sports: EVERY_SPORT,
     rank: 'default',
     confidence: 'usual',
     source: 'common practice',
     why: helped,
     applies: ({ talk }) =>
-      talk.age === 'junior' || talk.age === 'older' || talk.level === 'beginner',
+      talk.age !== 'junior' && (talk.age === 'older' || talk.level === 'beginner'),
     small: { kind: 'feel', byN: () => -STEP_N },
     standing: true,
   },

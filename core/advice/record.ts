@@ -3,7 +3,7 @@ import { z } from 'zod';
 import { houseRulesSchema, USUAL_HOUSE } from '../house-rules';
 import { talkSchema } from '../talk';
 import type { TicketTension } from '../units';
-import { outlook, reasonsFor } from './advise';
+import { outlook, reasonsFor, spokenAgainst } from './advise';
 import type { AdviceCase, Strung } from './rule';
 import type { ShelfString } from './shelf';
 import { climb, type Step, type Switched } from './staircase';
@@ -32,6 +32,10 @@ export const adviceRecordSchema = z.object({
     }),
   ),
   switched: z.record(z.string(), z.boolean()),
+  /** What safety or an arm said against the bed that was chosen all the same. */
+  against: z.array(z.object({ id: z.string(), title: z.string(), why: z.string() })).default([]),
+  /** The stringer's own word for it. */
+  ownWord: z.string().default(''),
   /** What the client was told. */
   words: z.string(),
 });
@@ -74,10 +78,12 @@ export function recordAdvice(
   bed: ChosenBed,
   ticket: TicketTension,
   switched: Switched,
+  ownWord = '',
 ): AdviceRecord {
   const strung = strungFrom(bed);
   const staircase = climb(about, strung, ticket.unit, switched);
   const { changes, hours } = outlook(about, bed, strung, { ...staircase, exact: ticket }, 0);
+  const reasons = reasonsFor(strung, about);
   const named = ({ string, gaugeMm }: ChosenString) => ({
     name: string.name,
     family: string.family,
@@ -89,6 +95,8 @@ export function recordAdvice(
     advised: { mainN: staircase.ticket.mainN, crossN: staircase.ticket.crossN },
     steps: recordedSteps(staircase.steps),
     switched: { ...switched },
+    against: spokenAgainst(reasons).map(({ id, title, why }) => ({ id, title, why })),
+    ownWord,
     words: wordsForClient({
       about,
       mains: named(bed.mains),
@@ -96,7 +104,7 @@ export function recordAdvice(
       ticket,
       advised: staircase.ticket,
       steps: staircase.steps,
-      reasons: reasonsFor(strung, about),
+      reasons,
       changes,
       hours,
     }),

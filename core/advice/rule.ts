@@ -89,6 +89,8 @@ export interface Rule extends RuleFacts {
   readonly aboutLastJob?: true;
   /** It was as true when the last job was strung, whatever was written down then. */
   readonly standing?: true;
+  /** Once it was reckoned in, it may stay when its reason has gone. */
+  readonly mayStay?: true;
   /** How many points a bed gains by it among the setups. */
   readonly favours?: (strung: Strung, about: AdviceCase) => number;
   /** Steps of thickness: thicker above zero. */

@@ -1,7 +1,8 @@
 /** The staircase: from the start, one step for each reason, to the figures that will be pulled. */
-import { printedRange } from '../frame';
+import { printedRange, type FrameSpec } from '../frame';
 import { schoolWords } from '../house-rules';
 import type { Sport } from '../sport';
+import { USUAL_PULL_N } from '../pull-limits';
 import { MONOFILAMENT_MOST_N } from '../tension';
 import {
   formatTension,
@@ -61,13 +62,13 @@ export type Switched = Readonly<Record<string, boolean>>;
 export const MOST_MOVED_N = 2 * STEP_N;
 
 /** For a frame whose range nobody can read. Tennis: common practice; the others from memory. */
-const UNKNOWN_FRAME: Record<Sport, { readonly n: number; readonly why: string }> = {
-  tennis: { n: newtons(23.5, 'kg'), why: '23 to 24 kg, an adult tennis frame of unknown range.' },
-  badminton: { n: newtons(24, 'lb'), why: '24 lb, a badminton frame of unknown range.' },
-  squash: { n: newtons(26, 'lb'), why: '26 lb, a squash frame of unknown range.' },
+const UNKNOWN_FRAME: Record<Sport, string> = {
+  tennis: '23 to 24 kg, an adult tennis frame of unknown range.',
+  badminton: '24 lb, a badminton frame of unknown range.',
+  squash: '26 lb, a squash frame of unknown range.',
 };
 
-/** Below this is for no one who asks at a counter. From memory: extremes of 6 to 7 kg are seen in tennis. */
+/** Advice by itself does not go below this; a client who asks may. From memory: extremes of 6 to 7 kg are seen in tennis. */
 export const LEAST_N: Record<Sport, number> = {
   tennis: newtons(10, 'kg'),
   badminton: newtons(14, 'lb'),
@@ -89,7 +90,28 @@ function referenceOf(about: AdviceCase, strung: Strung, { mainN }: Pulls): numbe
   // A translation is a share of the reference and a fixed part, so two of them give both.
   const atNone = shareOfReference(about, strung, 0).mainN;
   const share = shareOfReference(about, strung, 1).mainN - atNone;
-  return (mainN - atNone) / (1 + share);
+  // A house that puts monofilament at the low end of the range puts every reference there.
+  return 1 + share < 1e-6 ? frameStart(about.spec) : (mainN - atNone) / (1 + share);
+}
+
+/** The middle of the printed range, or what an unknown frame is started at, N. */
+function frameStart(spec: FrameSpec): number {
+  const range = printedRange(spec);
+  return range ? (range.minN + range.maxN) / 2 : USUAL_PULL_N[spec.sport];
+}
+
+/** By how much the crosses of a job stood off what its own rules would have made of them, N. */
+function ownCrosses(about: AdviceCase, strung: Strung, { mainN, crossN }: Pulls): number {
+  const reference = referenceOf(about, strung, { mainN, crossN });
+  const usual = reference + shareOfReference(about, strung, reference).crossN;
+  const off = crossN - usual;
+  return Math.abs(off) < 1e-6 ? 0 : off;
+}
+
+/** What the last job says of another bed: its reference, with the crosses as far off as they were. */
+function fromLast(about: AdviceCase, known: Strung, tension: Pulls): Pulls {
+  const mainN = referenceOf(about, known, tension);
+  return { mainN, crossN: mainN + ownCrosses(about, known, tension) };
 }
 
 /** Where the staircase could start, the strongest first; what the frame says is always there. */
@@ -124,7 +146,7 @@ function startsOf(about: AdviceCase, strung: Strung): readonly Start[] {
           : `${formatTicket(last.tension)} was in it, of ${familiesOf(known)}: as much as this in a soft string.`,
         source: 'common practice',
       },
-      pulls: translated ? last.tension : same(referenceOf(about, known, last.tension)),
+      pulls: translated ? last.tension : fromLast(about, known, last.tension),
       from: 'last job',
       translated,
     });
@@ -139,11 +161,11 @@ function startsOf(about: AdviceCase, strung: Strung): readonly Start[] {
       title: range ? 'The middle of the printed range' : 'The usual start',
       why: range
         ? `The throat says ${figure(range.minN)} to ${figure(range.maxN)}; its middle leaves room both ways.`
-        : `${unknown.why} Read the range in the throat when there is one.`,
+        : `${unknown} Read the range in the throat when there is one.`,
       source: !range && spec.sport !== 'tennis' ? 'from memory' : 'common practice',
       canSwitch: false,
     },
-    pulls: same(range ? (range.minN + range.maxN) / 2 : unknown.n),
+    pulls: same(frameStart(spec)),
     from: 'frame',
     translated: false,
   });
@@ -172,6 +194,7 @@ function movedSince(rule: Rule, about: AdviceCase): number {
     : rule.standing
       ? now
       : 0;
+  if (rule.mayStay) return Math.max(0, now - then);
   if (rule.small?.kind === 'place') return now - then;
   // What was wished or feared then and is not any more is nobody's reason to go the other way by itself.
   if (now === 0) return 0;
@@ -201,10 +224,13 @@ function smallSteps(about: AdviceCase, from: Start['from'], switched: Switched):
     const left = here.filter(({ rule }) => !yielded.has(rule) && rule.small?.kind === 'feel');
     if (rank === 'wish')
       for (const { rule, wholeN } of left) {
-        const against = left.find((other) => other.wholeN * wholeN < 0);
+        const against = left.find(
+          (other) => other.wholeN * wholeN < 0 && switched[other.rule.id] !== false,
+        );
         if (against) yielded.set(rule, against.rule.title.toLowerCase());
       }
-    active.push(...left.filter(({ rule }) => !yielded.has(rule)));
+    // What the stringer has switched off is no reason against anything any more.
+    active.push(...left.filter(({ rule }) => !yielded.has(rule) && switched[rule.id] !== false));
   }
   return holding.map(({ rule, byN, wholeN }): Small => {
     const to = yielded.get(rule);
@@ -269,6 +295,8 @@ export function climb(
     steps.push({ ...step, after });
   };
 
+  // What was above the print is counted down from the print: an arm that hurts gets its step all the same.
+  if (start.from === 'last job') limit(about, strung, after, 'before').forEach(take);
   let smallN = 0;
   for (const { rule, byN, state } of smallSteps(about, start.from, switched)) {
     if (state.is === 'in') smallN += byN;
@@ -311,7 +339,8 @@ export function climb(
     });
   }
 
-  limit(about, strung, after).forEach(take);
+  const least = Math.min(LEAST_N[spec.sport], start.pulls.mainN, start.pulls.crossN);
+  limit(about, strung, after, 'after', least).forEach(take);
   const ceiling = ceilings(about, strung);
   return {
     steps,
@@ -324,8 +353,17 @@ export function climb(
   };
 }
 
-/** What safety and the frame still take away or add, in that order. */
-function limit(about: AdviceCase, strung: Strung, n: Pulls): readonly Omit<Step, 'after'>[] {
+/**
+ * What safety and the frame still take away or add, in that order; before the small steps or after them.
+ * Lowering has no hard floor: `leastN` keeps advice from going lower by itself than anybody has asked for.
+ */
+function limit(
+  about: AdviceCase,
+  strung: Strung,
+  n: Pulls,
+  when: 'before' | 'after',
+  leastN = 0,
+): readonly Omit<Step, 'after'>[] {
   const { sport } = about.spec;
   const steps: Omit<Step, 'after'>[] = [];
   let now = n;
@@ -336,12 +374,13 @@ function limit(about: AdviceCase, strung: Strung, n: Pulls): readonly Omit<Step,
     };
     const by = { mainN: held.mainN - now.mainN, crossN: held.crossN - now.crossN };
     if (Math.abs(by.mainN) < 1e-9 && Math.abs(by.crossN) < 1e-9) return;
-    steps.push({ ...said, school: undefined, state: { is: 'in' }, canSwitch: false, by });
+    const id = when === 'before' ? `${said.id} before` : said.id;
+    steps.push({ ...said, id, school: undefined, state: { is: 'in' }, canSwitch: false, by });
     now = held;
   };
   const mono = sport === 'tennis' ? MONOFILAMENT_MOST_N : Infinity;
   between(
-    same(LEAST_N[sport]),
+    same(leastN),
     {
       mainN: isMonofilament(strung.mains) ? mono : Infinity,
       crossN: isMonofilament(strung.crosses) ? mono : Infinity,
@@ -349,7 +388,7 @@ function limit(about: AdviceCase, strung: Strung, n: Pulls): readonly Omit<Step,
     {
       id: 'safe pull',
       title: 'What is safe to play with',
-      why: `Monofilament is not pulled above 27 kg, where it is hard on the arm; and nothing below ${formatTension(LEAST_N[sport], sport === 'tennis' ? 'kg' : 'lb')}, which is an extreme of professionals.`,
+      why: `Monofilament is not pulled above 27 kg, where it is hard on the arm; and advice by itself does not go below ${formatTension(LEAST_N[sport], sport === 'tennis' ? 'kg' : 'lb')}, which is an extreme of professionals.`,
       rank: 'safety',
       confidence: 'usual',
       source: 'common practice',

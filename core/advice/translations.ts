@@ -55,7 +55,7 @@ export const TRANSLATIONS: readonly Translation[] = [
       const range = printedRange(spec);
       const byN =
         house.monofilament === 'low end of the range' && range
-          ? Math.min(0, range.minN - (range.minN + range.maxN) / 2)
+          ? range.minN - referenceN
           : -house.monofilamentShare * referenceN;
       return onMonofilament(strung, byN);
     },

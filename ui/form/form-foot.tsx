@@ -1,3 +1,4 @@
+import clsx from 'clsx';
 import type { ReactNode } from 'react';
 
 interface FormFootProps {
@@ -9,13 +10,20 @@ interface FormFootProps {
   };
   /** What the button does, in the trade's words. */
   readonly action: string;
+  /** It stands in a row of its own form, not below everything. */
+  readonly inRow?: boolean;
   readonly children?: ReactNode;
 }
 
 /** The end of every form: what happened, and the one thing to press. */
-export function FormFoot({ form, action, children }: FormFootProps) {
+export function FormFoot({ form, action, inRow = false, children }: FormFootProps) {
   return (
-    <div className="border-hair mt-6 flex flex-col gap-3 border-t pt-4">
+    <div
+      className={clsx(
+        'flex flex-col gap-3',
+        inRow ? 'max-w-sm items-end text-right' : 'border-hair mt-6 border-t pt-4',
+      )}
+    >
       {form.notice && (
         <p role="alert" className="text-warn max-w-prose font-medium">
           {form.notice}

@@ -6,8 +6,10 @@ import { studyFrame } from '@/core/bed';
 import { formatGauge } from '@/core/gauge';
 import { formatMoney } from '@/core/money';
 import { crossFinish } from '@/core/pattern';
+import { USUAL_HOUSE } from '@/core/house-rules';
 import { METHOD_WORDS } from '@/core/method';
 import { pathThrough } from '@/core/path';
+import { inOrderOf } from '@/core/pull-order';
 import { formatDay, wallTime } from '@/core/promise';
 import { jobRecordSchema, type BenchRecord } from '@/core/record';
 import {
@@ -59,7 +61,11 @@ export default async function JobPage({ params }: PageProps<'/jobs/[number]'>) {
         {bed && (
           <StrungBed
             bed={bed}
-            path={pathThrough(bed, plan)}
+            path={inOrderOf(
+              pathThrough(bed, plan),
+              frame.sport,
+              record.advice?.house ?? USUAL_HOUSE,
+            )}
             lengthSystem={workshop.lengthSystem}
             className="h-[36rem]"
           />
@@ -129,6 +135,14 @@ export default async function JobPage({ params }: PageProps<'/jobs/[number]'>) {
               <Link href={`/why/${ticket.number}`} className="underline">
                 words for the client
               </Link>
+            </Fact>
+          )}
+          {record.advice && record.advice.against.length > 0 && (
+            <Fact
+              name="Not advised"
+              note={record.advice.against.map(({ title, why }) => `${title}: ${why}`).join(' ')}
+            >
+              “{record.advice.ownWord}”
             </Fact>
           )}
           {record.bench ? (

@@ -189,6 +189,7 @@ export async function plannedCut(open: FoundTicket): Promise<CutPlan | undefined
     choice,
     assumptions,
     await learntFor(open),
+    houseOf(open, false),
   );
 }
 

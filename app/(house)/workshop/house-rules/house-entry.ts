@@ -1,4 +1,5 @@
 import { type z } from 'zod';
+import { decimal, plainFigures, TENSION_UNIT, tensionUnitNamed } from '@/core/figures';
 import {
   HOUSE_FIGURE_LIMITS,
   houseRulesSchema,
@@ -9,15 +10,17 @@ import { optionalReading, reading } from '@/core/reading';
 import { failure, success, type Result } from '@/core/result';
 import { inTensionUnit, newtons, roundTo, type TensionUnit } from '@/core/units';
 
-const signedNumber = (text: string, unit: string): number | undefined => {
-  const typed = /^([+−-]?\d{1,2}(?:[.,]\d{1,2})?)\s*(\S*)$/.exec(text.trim());
-  if (!typed?.[1] || (typed[2] !== '' && typed[2] !== unit)) return undefined;
-  return Number(typed[1].replace(',', '.').replace('−', '-'));
+const signedNumber = (text: string, unit: RegExp): number | undefined => {
+  const typed = /^([+-]?\d{1,2}(?:[.,]\d{1,2})?) ?(\S*)$/.exec(plainFigures(text));
+  return typed?.[1] && unit.test(typed[2] ?? '') ? decimal(typed[1]) : undefined;
 };
+
+const PERCENT = /^%?$/;
+const TENSION = new RegExp(`^${TENSION_UNIT}?$`, 'i');
 
 const percentOf = (field: 'monofilamentShare' | 'hybridShare' | 'lockOutShare') =>
   reading((text): Result<number> => {
-    const percent = signedNumber(text, '%');
+    const percent = signedNumber(text, PERCENT);
     const share = houseRulesSchema.shape[field].safeParse((percent ?? NaN) / 100);
     return share.success ? success(share.data) : failure(HOUSE_FIGURE_LIMITS[field]);
   });
@@ -29,8 +32,9 @@ export const houseEntrySchema = (unit: TensionUnit) =>
     hybridShare: percentOf('hybridShare'),
     lockOutShare: percentOf('lockOutShare'),
     crossesByN: optionalReading((text): Result<number> => {
-      const by = signedNumber(text, unit);
-      const n = houseRulesSchema.shape.crossesByN.safeParse(newtons(by ?? NaN, unit));
+      const by = signedNumber(text, TENSION);
+      const typed = tensionUnitNamed(/[a-z#]+$/i.exec(plainFigures(text))?.[0]) ?? unit;
+      const n = houseRulesSchema.shape.crossesByN.safeParse(newtons(by ?? NaN, typed));
       return by !== undefined && n.success && n.data !== null
         ? success(n.data)
         : failure(HOUSE_FIGURE_LIMITS.crossesByN);

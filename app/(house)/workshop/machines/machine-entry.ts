@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { plainFigures } from '@/core/figures';
 import { MOUNT_POINTS } from '@/core/bench-plan';
 import { cutAssumptionsSchema } from '@/core/lengths';
 import { clampKindSchema, machineKindSchema } from '@/core/machine';
@@ -30,8 +31,8 @@ export const machineSchema = z.object({
     URL.canParse(text) && /^wss?:$/.test(new URL(text).protocol) ? success(text) : failure(ADDRESS),
   ),
   checkEveryDays: reading((text) =>
-    /^\d{1,3}$/.test(text.trim()) && Number(text) >= 1
-      ? success(Number(text))
+    /^\d{1,3}$/.test(plainFigures(text)) && Number(plainFigures(text)) >= 1
+      ? success(Number(plainFigures(text)))
       : failure('Write a number of days from 1 to 999: 30.'),
   ),
 });

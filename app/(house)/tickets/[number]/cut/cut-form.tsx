@@ -13,6 +13,8 @@ import { compareMethods, pathCautions, type MethodPreference } from '@/core/meth
 import { parseRemnants } from '@/core/notation';
 import { checkSource, cutSource, planCut, type Learnt, type PlannedString } from '@/core/plan';
 import type { Sport } from '@/core/sport';
+import type { OrderCustom } from '@/core/pull-order';
+import { pullLimits } from '@/core/pull-limits';
 import { steppedPulls } from '@/core/tension';
 import {
   formatHeadDimension,
@@ -68,6 +70,8 @@ interface CutFormProps {
   readonly machines: readonly KnownMachine[];
   readonly preference: MethodPreference;
   readonly learnt: Learnt;
+  /** In which order this job pulls its strings. */
+  readonly custom: OrderCustom;
   readonly lengthSystem: LengthSystem;
   /** Left out when the job is closed and nothing can be chosen any more. */
   readonly save?: (entry: CutEntry) => Promise<FormAnswer>;
@@ -105,6 +109,7 @@ function Cut({
   machines,
   preference,
   learnt,
+  custom,
   lengthSystem,
   save,
 }: CutFormProps & { readonly bed: Bed; readonly doubts: readonly string[] }) {
@@ -119,8 +124,16 @@ function Cut({
     [house, machine],
   );
   const plan = useMemo(
-    () => planCut(bed, { mains, crosses }, { method, shortSide, crossStart }, assumptions, learnt),
-    [bed, mains, crosses, method, shortSide, crossStart, assumptions, learnt],
+    () =>
+      planCut(
+        bed,
+        { mains, crosses },
+        { method, shortSide, crossStart },
+        assumptions,
+        learnt,
+        custom,
+      ),
+    [bed, mains, crosses, method, shortSide, crossStart, assumptions, learnt, custom],
   );
   const rows = useMemo(
     () =>
@@ -240,9 +253,9 @@ function Cut({
           {stepDown && (
             <Fact
               name="Outer strings, stepped down"
-              note={`crosses ${stepped(tension.crossN, tension, stepDown)}`}
+              note={`crosses ${stepped(tension.crossN, tension, stepDown, bed.spec.sport)}`}
             >
-              mains {stepped(tension.mainN, tension, stepDown)}
+              mains {stepped(tension.mainN, tension, stepDown, bed.spec.sport)}
             </Fact>
           )}
         </Facts>
@@ -277,7 +290,9 @@ function stepped(
   n: number,
   { unit }: TicketTension,
   step: NonNullable<FrameSpec['stringing']['stepDown']>,
+  sport: Sport,
 ): string {
-  const pulls = steppedPulls(n, step.strings, newtons(step.by, step.unit));
+  const { leastN } = pullLimits(sport);
+  const pulls = steppedPulls(n, step.strings, newtons(step.by, step.unit), leastN);
   return [n, ...pulls].map((each) => formatTension(roundToTicketStep(each, unit), unit)).join(', ');
 }

@@ -1,6 +1,6 @@
 import { usualChoice } from '@/core/methods';
 import { openWorkshop } from '@/db/workshop';
-import { isHybrid, learntFor, openTicket, usualCutSource } from '../ticket';
+import { houseOf, isHybrid, learntFor, openTicket, usualCutSource } from '../ticket';
 import { Waits } from '../waits';
 import { saveCut } from './actions';
 import { remnantText } from './cut-entry';
@@ -40,6 +40,7 @@ export default async function CutStation({ params }: PageProps<'/tickets/[number
       machines={(await machines.all()).map(({ id, name, gripperMm }) => ({ id, name, gripperMm }))}
       preference={workshop.methodPreference}
       learnt={await learntFor(open)}
+      custom={houseOf(open, false)}
       lengthSystem={workshop.lengthSystem}
       {...(!ticket.closedAt && {
         save: saveCut.bind(null, workshop.id, ticket.number, ticket.version),

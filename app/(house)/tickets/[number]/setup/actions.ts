@@ -57,8 +57,13 @@ export const saveSetup = action(
       mainN: tension.mainN,
       crossN: tension.crossN,
       tensionUnit: tension.unit,
-      advice: recordAdvice(about, bed, tension, read.data.switched),
+      advice: recordAdvice(about, bed, tension, read.data.switched, read.data.ownWord),
     };
+    if (facts.advice?.against.length && read.data.ownWord === '')
+      return wrong(
+        'ownWord',
+        'This bed is not advised. Write why it is strung so all the same, in a few words: it goes on record.',
+      );
     // What it was cut from may not fit another string, so the cut is looked at again.
     const same = (['mainStringId', 'mainGaugeMm', 'crossStringId', 'crossGaugeMm'] as const).every(
       (name) => ticket[name] === facts[name],

@@ -1,5 +1,6 @@
 'use client';
 
+import type { ReactNode } from 'react';
 import { differenceWords, hardlyFelt } from '@/core/advice/words';
 import type { LastJob } from '@/core/advice/rule';
 import { schoolWords, type HouseRules } from '@/core/house-rules';
@@ -21,10 +22,12 @@ interface FiguresProps {
   readonly typed: Result<TicketTension> | undefined;
   readonly last: LastJob | undefined;
   readonly house: HouseRules;
+  /** What is pressed when it is right; it stays in sight. */
+  readonly children: ReactNode;
 }
 
 /** The figures that will be pulled, in both units. Typing over them wins; an empty box follows the advice. */
-export function Figures({ form, advised, typed, last, house }: FiguresProps) {
+export function Figures({ form, advised, typed, last, house, children }: FiguresProps) {
   const { problem, ...input } = form.field('tension');
   const pulled = typed === undefined ? advised : typed.ok ? typed.value : undefined;
   const apart = pulled && differenceWords(pulled, advised);
@@ -32,7 +35,7 @@ export function Figures({ form, advised, typed, last, house }: FiguresProps) {
   return (
     <section
       aria-label="Tension"
-      className="bg-paper border-hair z-5 grid gap-x-6 border-b pb-2 sm:grid-cols-[20rem_1fr] lg:sticky lg:top-20"
+      className="bg-paper border-hair z-5 grid gap-x-6 border-b pb-2 sm:grid-cols-[18rem_1fr_auto] lg:sticky lg:top-20"
     >
       <div>
         <label className="label block" htmlFor="tension">
@@ -83,6 +86,7 @@ export function Figures({ form, advised, typed, last, house }: FiguresProps) {
           </button>
         )}
       </div>
+      <div className="self-end">{children}</div>
     </section>
   );
 }

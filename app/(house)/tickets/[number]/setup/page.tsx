@@ -23,6 +23,7 @@ function entryOf({ ticket, setup }: OpenTicket, talk: Talk): SetupEntry {
     talk: talkEntryOf(talk),
     switched: { ...ticket.advice?.switched },
     todaysRules: false,
+    ownWord: ticket.advice?.ownWord ?? '',
   };
   if (!setup)
     return {

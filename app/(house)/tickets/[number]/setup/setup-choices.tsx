@@ -6,9 +6,11 @@ import { changeWords, hoursWords } from '@/core/advice/words';
 import { formatGauge } from '@/core/gauge';
 import { formatMoney } from '@/core/money';
 import { formatTicket } from '@/core/units';
+import { TraitPicture } from './trait-picture';
 
 interface SetupChoicesProps {
   readonly proposals: readonly Proposal[];
+  readonly notAdvised: readonly Proposal[];
   readonly taken: string | undefined;
   readonly currency: string;
   readonly knownBefore: boolean;
@@ -17,34 +19,40 @@ interface SetupChoicesProps {
 
 const SHOWN = 3;
 
-/** Setups to choose from: the best first, and the first three truly different. */
+/** Setups to choose from: the best first, the first three as different as they can be; what is not advised is folded. */
 export function SetupChoices({
   proposals,
+  notAdvised,
   taken,
   currency,
   knownBefore,
   onTake,
 }: SetupChoicesProps) {
   const [all, setAll] = useState(false);
+  const choice = (proposal: Proposal) => (
+    <Choice
+      key={proposal.kind.name}
+      proposal={proposal}
+      currency={currency}
+      taken={taken === proposal.kind.name}
+      onTake={() => onTake(proposal)}
+    />
+  );
   return (
     <section aria-label="Setups">
       <h2 className="figure text-2xl">Setups</h2>
-      <p className="label">Character beside {knownBefore ? 'the last job' : 'a plain soft bed'}.</p>
-      <ul>
-        {proposals.slice(0, all ? undefined : SHOWN).map((proposal) => (
-          <Choice
-            key={proposal.kind.name}
-            proposal={proposal}
-            currency={currency}
-            taken={taken === proposal.kind.name}
-            onTake={() => onTake(proposal)}
-          />
-        ))}
-      </ul>
+      <p className="label">Up is more than {knownBefore ? 'the last job' : 'a plain soft bed'}.</p>
+      <ul>{proposals.slice(0, all ? undefined : SHOWN).map(choice)}</ul>
       {proposals.length > SHOWN && (
         <button type="button" className="mt-1 underline" onClick={() => setAll(!all)}>
           {all ? 'Only the first three' : `${proposals.length - SHOWN} more`}
         </button>
+      )}
+      {notAdvised.length > 0 && (
+        <details className="mt-2">
+          <summary className="cursor-pointer underline">Not advised: {notAdvised.length}</summary>
+          <ul aria-label="Not advised">{notAdvised.map(choice)}</ul>
+        </details>
       )}
     </section>
   );
@@ -61,59 +69,65 @@ function Choice({
   readonly taken: boolean;
   readonly onTake: () => void;
 }) {
-  const { kind, strung, offers, staircase, changes, hours, reasons, priceMinor, hourMinor } =
-    proposal;
+  const { kind, strung, offers, staircase, changes, differences, hours, reasons } = proposal;
+  const { priceMinor, hourMinor, against } = proposal;
   const [mains, crosses] = [offers.mains[0], offers.crosses[0]];
   const one =
     kind.mains.family === kind.crosses.family && strung.mains.gaugeMm === strung.crosses.gaugeMm;
   const named = (offer: typeof mains, string: typeof strung.mains) =>
     `${offer?.string.name ?? `${string.family}, none on the shelf`} ${formatGauge(string.gaugeMm)}`;
-  const against = [...new Set([...(mains?.against ?? []), ...(crosses?.against ?? [])])];
+  const notFor = [...new Set([...(mains?.against ?? []), ...(crosses?.against ?? [])])];
   const spoken = [
     ...reasons.filter(({ points }) => points > 0).slice(0, 2),
-    ...reasons.filter(({ points }) => points < 0).slice(0, 1),
+    ...reasons.filter((reason) => reason.points < 0 && !against.includes(reason)).slice(0, 1),
   ];
   return (
-    <li className="border-hair border-t py-2" aria-label={kind.name}>
+    <li className="border-hair border-t py-1.5" aria-label={kind.name}>
       <div className="flex items-baseline gap-3">
         <h3 className="grow font-semibold first-letter:uppercase">{kind.name}</h3>
         <span className="figure text-xl whitespace-nowrap">{formatTicket(staircase.ticket)}</span>
       </div>
+      {against.map(({ id, title, why }) => (
+        <p key={id} className="text-warn text-sm">
+          Not advised. {title}: {why}
+        </p>
+      ))}
       <p className="text-sm">
-        {one ? (
-          named(mains, strung.mains)
-        ) : (
-          <>
-            {named(mains, strung.mains)} / {named(crosses, strung.crosses)}
-          </>
-        )}
+        {named(mains, strung.mains)}
+        {!one && ` / ${named(crosses, strung.crosses)}`}
       </p>
-      <p className="label">
-        {changeWords(changes) || 'plays as now'} · {hoursWords(hours)}
-        {hourMinor !== undefined &&
-          ` · ${formatMoney(priceMinor ?? 0, currency)}, ${formatMoney(hourMinor, currency)} an hour with labour`}
-        {proposal.method && ' · two pieces'}
-        {proposal.preStretch && ' · pre-stretch'}
-        {against.length > 0 && ` · the shelf says: not for ${against.join(', ')}`}
-      </p>
-      <ul className="label">
-        {spoken.map(({ id, title, why, points }) => (
-          <li key={id}>
-            <span aria-hidden>{points > 0 ? '+ ' : '− '}</span>
-            <span className="sr-only">{points > 0 ? 'for it: ' : 'against it: '}</span>
-            {title}: {why}
-          </li>
-        ))}
-      </ul>
-      <button
-        type="button"
-        aria-pressed={taken}
-        disabled={!mains || !crosses}
-        onClick={onTake}
-        className="border-ink aria-pressed:bg-ink aria-pressed:text-paper mt-1 border px-3 py-0.5 font-medium disabled:opacity-50"
-      >
-        {taken ? 'Taken' : 'Take this'}
-      </button>
+      <TraitPicture differences={differences} words={changeWords(changes) || 'plays as now'} />
+      <div className="flex items-end gap-3">
+        <div className="label grow">
+          <p>
+            {hoursWords(hours)}
+            {hourMinor !== undefined &&
+              ` · ${formatMoney(priceMinor ?? 0, currency)}, ${formatMoney(hourMinor, currency)} an hour`}
+            {proposal.method && ' · two pieces'}
+            {proposal.preStretch && ' · pre-stretch'}
+            {notFor.length > 0 && ` · the shelf says: not for ${notFor.join(', ')}`}
+          </p>
+          {spoken.length > 0 && (
+            <details>
+              <summary className="cursor-pointer">
+                {spoken.map(({ title, points }) => `${points > 0 ? '+' : '−'} ${title}`).join(' ')}
+              </summary>
+              {spoken.map(({ id, why }) => (
+                <p key={id}>{why}</p>
+              ))}
+            </details>
+          )}
+        </div>
+        <button
+          type="button"
+          aria-pressed={taken}
+          disabled={!mains || !crosses}
+          onClick={onTake}
+          className="border-ink aria-pressed:bg-ink aria-pressed:text-paper shrink-0 border px-3 py-0.5 font-medium disabled:opacity-50"
+        >
+          {taken ? 'Taken' : against.length > 0 ? 'Take it on my word' : 'Take this'}
+        </button>
+      </div>
     </li>
   );
 }

@@ -18,6 +18,7 @@ const typed: SetupEntry = {
   crossStringId: '',
   crossGauge: '',
   crossSupplied: false,
+  ownWord: '',
   tension: '55/53',
 };
 

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { textIn } from '@/core/reading';
+import { lineText, textIn } from '@/core/reading';
 import { parseGauge } from '@/core/gauge';
 import { parseTicketTension } from '@/core/notation';
 import type { Sport } from '@/core/sport';
@@ -24,6 +24,7 @@ export interface ReadSetup {
   readonly crosses: ReadString;
   /** Null goes by the advice. */
   readonly tension: TicketTension | null;
+  readonly ownWord: string;
 }
 
 /** Talk, strings, thickness and pull as they are typed. */
@@ -43,6 +44,8 @@ export const setupSchema = (sport: Sport, unit: TensionUnit) =>
       crossGauge: textIn,
       crossSupplied: z.boolean(),
       tension: textIn,
+      /** Why a bed that safety or an arm speaks against is strung all the same. */
+      ownWord: lineText('your word'),
     })
     .transform((entry, context): ReadSetup => {
       const add = (path: string, message: string) =>
@@ -74,6 +77,7 @@ export const setupSchema = (sport: Sport, unit: TensionUnit) =>
             }
           : mains,
         tension: tension.ok ? tension.value : null,
+        ownWord: entry.ownWord,
       };
     });
 

@@ -4,7 +4,7 @@ import clsx from 'clsx';
 import Link from 'next/link';
 import { useMemo, useRef, useState } from 'react';
 import { useWatch } from 'react-hook-form';
-import { advise, type Proposal } from '@/core/advice/advise';
+import { advise, reasonsFor, spokenAgainst, type Proposal } from '@/core/advice/advise';
 import { caseOf } from '@/core/advice/case';
 import { strungFrom } from '@/core/advice/record';
 import type { LastJob } from '@/core/advice/rule';
@@ -20,6 +20,7 @@ import type { TensionUnit } from '@/core/units';
 import { Cautions } from '@/ui/cautions';
 import { HistoryChart, type StrungBefore } from '@/ui/history-chart';
 import { TickField } from '@/ui/form/bound';
+import { TextField } from '@/ui/form/field';
 import { FormFoot } from '@/ui/form/form-foot';
 import { KeptForm } from '@/ui/form/kept-form';
 import type { FormAnswer } from '@/ui/form/result';
@@ -93,7 +94,7 @@ export function SetupForm({
   const rules = entry.todaysRules ? house.todays : house.kept;
   const about = caseOf({ bed, talk, house: rules, record });
   const { switched } = entry;
-  const { proposals, conflicts, tells } = advise(about, {
+  const { proposals, notAdvised, conflicts, tells } = advise(about, {
     shelf: strings,
     labourMinor,
     unit,
@@ -109,6 +110,8 @@ export function SetupForm({
   const crosses = entry.hybrid ? chosen(entry.crossStringId, entry.crossGauge) : mains;
   const strung = mains && crosses ? strungFrom({ mains, crosses }) : proposals[0]?.strung;
   const staircase = strung && climb(about, strung, unit, switched);
+  const against =
+    mains && crosses ? spokenAgainst(reasonsFor(strungFrom({ mains, crosses }), about)) : [];
   const typed =
     entry.tension.trim() === '' ? undefined : parseTicketTension(entry.tension, sport, unit);
   const pulled = typed === undefined ? staircase?.ticket : typed.ok ? typed.value : undefined;
@@ -130,7 +133,9 @@ export function SetupForm({
       setValue(field, facts[field], { shouldDirty: true });
     setTaken(kind.name);
     setAsking(false);
-    foot.current?.querySelector<HTMLButtonElement>('button[type=submit]')?.focus();
+    // What is not advised asks for a word first.
+    if (!notAdvised.some((each) => each.kind.name === kind.name))
+      foot.current?.querySelector<HTMLButtonElement>('button[type=submit]')?.focus();
   };
   // After the last question the keyboard stands on the first setup.
   const answered = (open: boolean) => {
@@ -148,7 +153,26 @@ export function SetupForm({
           typed={typed}
           last={about.last}
           house={rules}
-        />
+        >
+          <div ref={foot}>
+            <FormFoot inRow form={form} action="Save and go to the cut" />
+          </div>
+        </Figures>
+      )}
+      {against.length > 0 && (
+        <div className="bg-warn-wash px-3 py-2">
+          {against.map(({ id, title, why }) => (
+            <p key={id} className="font-medium">
+              Not advised. {title}: {why}
+            </p>
+          ))}
+          <TextField
+            className="mt-1 max-w-2xl"
+            label="Your own word for it"
+            hint="Why it is strung so all the same; it goes on record."
+            {...form.field('ownWord')}
+          />
+        </div>
       )}
       <div
         className={clsx(
@@ -232,6 +256,7 @@ export function SetupForm({
         <div ref={setups}>
           <SetupChoices
             proposals={proposals}
+            notAdvised={notAdvised}
             taken={taken}
             currency={currency}
             knownBefore={Boolean(about.last?.strung)}
@@ -239,7 +264,7 @@ export function SetupForm({
           />
         </div>
       </div>
-      <div className="max-w-3xl" ref={foot}>
+      <div className="max-w-3xl">
         <h2 className="figure mb-2 text-2xl">What it will be strung with</h2>
         <StringsFields form={form} entry={entry} number={number} strings={strings} sport={sport} />
         <div className="mt-4">
@@ -251,7 +276,6 @@ export function SetupForm({
             }
           />
         </div>
-        <FormFoot form={form} action="Save and go to the cut" />
       </div>
     </KeptForm>
   );

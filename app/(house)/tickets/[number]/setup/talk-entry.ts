@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { decimal, plainFigures } from '@/core/figures';
 import { parseTicketTension } from '@/core/notation';
 import { optionalReading } from '@/core/reading';
 import { failure, success, type Result } from '@/core/result';
@@ -16,8 +17,8 @@ const skippable = <T extends string>(answers: { readonly unwrap: () => z.ZodType
 const number =
   (least: number, most: number, unit: RegExp, problem: string) =>
   (text: string): Result<number> => {
-    const typed = /^(-?\d{1,4}(?:[.,]\d)?)$/.exec(text.trim().replace(unit, '').trim())?.[1];
-    const value = Number(typed?.replace(',', '.'));
+    const typed = /^(-?\d{1,4}(?:[.,]\d)?)$/.exec(plainFigures(text).replace(unit, '').trim())?.[1];
+    const value = decimal(typed ?? '');
     return typed !== undefined && value >= least && value <= most
       ? success(value)
       : failure(problem);

@@ -1,0 +1,35 @@
+/** Figures as people type them, made alike before anything is read from them; and the words for units. */
+import type { TensionUnit } from './units';
+
+const FRACTIONS: Readonly<Record<string, string>> = { '½': '.5', '¼': '.25', '¾': '.75' };
+
+/**
+ * One way of writing for all: full-width digits and letters become plain ones, the true minus and the
+ * dashes that stand for it become a hyphen, halves and quarters decimals, odd spaces plain ones.
+ *
+ * @example
+ * plainFigures('２４½／23 ㎏') // '24.5/23 kg'
+ * @example
+ * plainFigures('−2') // '-2'
+ */
+export const plainFigures = (text: string): string =>
+  text
+    .replace(/(\d?)([½¼¾])/g, (_, whole: string, part: string) => (whole || '0') + FRACTIONS[part])
+    .normalize('NFKC')
+    .replace(/[‐‑‒–—―−]/g, '-')
+    .replace(/[’′ʹ]/g, "'")
+    .replace(/[”″ʺ]|''/g, '"')
+    .replace(/\s+/g, ' ')
+    .trim();
+
+/** A decimal number with a point or a comma, at most two places. */
+export const NUMBER = String.raw`\d{1,5}(?:[.,]\d{1,2})?`;
+
+export const decimal = (text: string): number => Number(text.replace(',', '.'));
+
+/** Every way of writing the unit of a pull; `#` is how pounds stand on old tickets. */
+export const TENSION_UNIT = String.raw`(?:kgf|kgs?|kilos?|lbf|lbs?|pounds?|#)`;
+
+/** The unit that a word means; undefined for none. */
+export const tensionUnitNamed = (text: string | undefined): TensionUnit | undefined =>
+  text === undefined || text === '' ? undefined : /^k/i.test(text) ? 'kg' : 'lb';
