@@ -16,21 +16,26 @@ export interface Holding {
   readonly holds: (piece: number) => boolean;
   /** Brings the clamp of its arm onto a string that the head pulls, and lets the head go. */
   readonly moveOn: (end: StrungEnd) => readonly Action[];
+  /** The starting clamp grips something of its own meanwhile, so it cannot lend itself. */
+  readonly startingClampOut: (isOut: boolean) => void;
   /** The arm is tied off: its holder is free for another. */
   readonly tied: (end: StrungEnd) => void;
 }
 
 /**
- * `pieceOf` tells the piece of a string, `isLast` whether it is the last of its piece that way. The
- * ledger has the last word on what this arranges.
+ * `pieceOf` tells the piece of a string, `isLast` whether it is the last of its piece that way,
+ * `hasNeighbour` whether a string under tension runs side by side with it, by which a flying clamp could
+ * hold it. The ledger has the last word on what this arranges.
  */
 export function openHolding(
   machine: BenchMachine,
   pieceOf: (string: string) => number,
   isLast: (end: StrungEnd) => boolean,
+  hasNeighbour: (string: string) => boolean = () => true,
 ): Holding {
   const arms = new Map<string, { readonly holder: Holder; readonly end: StrungEnd }>();
   const armOf = ({ string, way }: StrungEnd) => `${pieceOf(string)} ${way}`;
+  let startingIsOut = false;
   const own = MACHINE_CLAMPS.slice(0, machine.clamps);
 
   function moveOn(end: StrungEnd): readonly Action[] {
@@ -43,6 +48,16 @@ export function openHolding(
       arms.set(arm, { holder, end });
       return [{ do: 'clamp', holder, string: end.string }, { do: 'let go' }];
     };
+    // A flying clamp holds nothing alone: until a neighbour is in, the starting clamp holds the string outside.
+    if (
+      machine.clampKind === 'flying' &&
+      !hasNeighbour(end.string) &&
+      !taken.includes('starting clamp') &&
+      !startingIsOut
+    ) {
+      arms.set(arm, { holder: 'starting clamp', end });
+      return [...off, { do: 'grip outside', ...end }, { do: 'let go' }];
+    }
     if (known && known !== 'starting clamp') return [...off, ...clamp(known)];
     if (spare) return [...off, ...clamp(spare)];
     // Out of clamps, the starting clamp lends itself: it holds the string outside, on a pad.
@@ -61,6 +76,9 @@ export function openHolding(
     holderOf: (end) => arms.get(armOf(end))?.holder,
     holds: (piece) => [...arms.keys()].some((arm) => arm.startsWith(`${piece} `)),
     moveOn,
+    startingClampOut: (isOut) => {
+      startingIsOut = isOut;
+    },
     tied: (end) => arms.delete(armOf(end)),
   };
 }

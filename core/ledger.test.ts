@@ -1,14 +1,25 @@
 import { describe, expect, it } from 'vitest';
 import { openLedger, type Action, type BenchMachine } from './ledger';
 import { pathThrough, type PathChoice } from './path';
+import { isInside, placeName } from './segments';
 import { bedOf } from './testing/frame-spec';
 
 const bed = bedOf({ head: [7, 9], throat: [7, 9], tieOff: ['6H', '8H', '6T', '8T'] });
 const MACHINE: BenchMachine = { clamps: 2, clampKind: 'fixed', startingClamps: 1 };
 const CHOICE: PathChoice = { method: 'two-piece', shortSide: 'left', crossStart: 'left' };
 
+const PATH = pathThrough(bed, CHOICE);
+const FIGURES = { set: () => 200, knot: () => 220 };
+const ENDS = new Map(
+  PATH.pieces.flatMap(({ segments }) =>
+    segments
+      .filter(isInside)
+      .map(({ string, from, to }) => [string, [placeName(from), placeName(to)] as const] as const),
+  ),
+);
+
 function problemOf(actions: readonly Action[], machine = MACHINE): string | undefined {
-  const ledger = openLedger(bed, pathThrough(bed, CHOICE), machine);
+  const ledger = openLedger(bed, PATH, machine, FIGURES);
   for (const action of actions) {
     const problem = ledger.take(action);
     if (problem !== undefined) return problem;
@@ -17,7 +28,11 @@ function problemOf(actions: readonly Action[], machine = MACHINE): string | unde
 }
 
 const thread = (...strings: string[]): Action[] =>
-  strings.map((string) => ({ do: 'thread', string }));
+  strings.map((string) => ({
+    do: 'thread',
+    string,
+    through: ENDS.get(string) ?? ['1H left', '1T left'],
+  }));
 const pull = (string: string, way: -1 | 1): Action => ({ do: 'pull', string, way, n: 200 });
 const clamp = (holder: 'clamp 1' | 'clamp 2', string: string): Action => ({
   do: 'clamp',
@@ -148,7 +163,7 @@ describe('the ledger', () => {
     expect(problemOf([...STARTED, ...cross])).toMatch(
       /C2 is pulled before M\d[LR], which it crosses/,
     );
-    const ledger = openLedger(bed, pathThrough(bed, CHOICE), MACHINE);
+    const ledger = openLedger(bed, PATH, MACHINE, FIGURES);
     expect(ledger.unfinished()).toContain('under tension');
   });
 

@@ -23,6 +23,21 @@ export const turnOf = (ahead: Ahead, sport: Sport): number =>
 
 export const sideOf = (main: string): Side => (main.endsWith('L') ? 'left' : 'right');
 
+/** A flying clamp reaches from a string to its neighbour, or over one place that is still empty. */
+const CLAMP_REACH = 2;
+
+/** Whether two strings run side by side, near enough for one flying clamp to hold one by the other. */
+export function runsBeside(one: string, other: string): boolean {
+  if (isMain(one) !== isMain(other)) return false;
+  const place = (string: string) => {
+    const number = Number.parseInt(string.slice(1), 10);
+    // Mains count through the centre line: M1L and M1R are neighbours.
+    return isMain(string) && sideOf(string) === 'left' ? 1 - number : number;
+  };
+  const apart = Math.abs(place(one) - place(other));
+  return apart > 0 && apart <= CLAMP_REACH;
+}
+
 /**
  * Mains from the centre pair on, by turns. A turn brings its side ahead and the next one draws level;
  * with `three then six` each turn after the first leaps over the other side by as much.

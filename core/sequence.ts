@@ -5,6 +5,7 @@ import type { Path } from './path';
 import { imbalances, inOrderOf } from './pull-order';
 import { failure, success, type Result } from './result';
 import { stringBed, type Write } from './stringing';
+import { knotPull } from './tension';
 import { formatTension, roundToTicketStep } from './units';
 
 /** How long and how hard a length is stretched before it goes in. From memory. */
@@ -33,7 +34,11 @@ export interface Sequence {
 export function benchSequence(plan: BenchPlan): Result<Sequence> {
   const { bed, tension, custom, machine } = plan;
   const path = inOrderOf(plan.path, bed.spec.sport, custom);
-  const ledger = openLedger(bed, path, machine);
+  const set = setPull(bed, tension);
+  const ledger = openLedger(bed, path, machine, {
+    set,
+    knot: (string) => knotPull(set(string), tension.unit, custom.knotPull),
+  });
   const steps: BenchStep[] = [];
   let problem: string | undefined;
   const write: Write = (kind, words, actions = [], more = {}) => {
@@ -78,7 +83,6 @@ export function benchSequence(plan: BenchPlan): Result<Sequence> {
   write('last look', 'Weave, gaps, knots; no crossover outside, no crushed spot');
   problem ??= ledger.unfinished();
   if (problem !== undefined) return failure(problem);
-  const set = setPull(bed, tension);
   return success({
     steps,
     path,

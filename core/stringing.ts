@@ -5,6 +5,7 @@ import { schoolWhy } from './house-rules';
 import { lendingWords, openHolding } from './holding';
 import type { Action, Way } from './ledger';
 import type { Path } from './path';
+import { runsBeside } from './pull-order';
 import { isInside, isMain, placeName, type HolePlace } from './segments';
 import { knotPull } from './tension';
 import type { Knot } from './tie-off';
@@ -49,10 +50,14 @@ export function stringBed(
   const isLast = (string: string, way: Way) =>
     seat(string).index === (way === 1 ? (lengths[seat(string).piece] as number) - 1 : 0);
 
+  /** Strings that are under tension so far, as a flying clamp needs them. */
+  const strungYet = new Set<string>();
+  const hasNeighbour = (string: string) => [...strungYet].some((each) => runsBeside(string, each));
   const holding = openHolding(
     machine,
     (string) => seat(string).piece,
     ({ string, way }) => isLast(string, way),
+    hasNeighbour,
   );
   const clampOn = (string: string, way: Way) => holding.moveOn({ string, way });
 
@@ -61,7 +66,8 @@ export function stringBed(
     strings.flatMap((string) => {
       if (string === undefined || woven.has(string)) return [];
       woven.add(string);
-      return [{ do: 'thread', string } as const];
+      const [from, to] = seat(string).ends;
+      return [{ do: 'thread', string, through: [placeName(from), placeName(to)] } as const];
     });
 
   /** A string that is pulled soon is pre-threaded; for one that comes much later a scrap strand keeps the way. */
@@ -130,6 +136,7 @@ export function stringBed(
     const n = last ? knotFigure(string) : set(string);
     openBefore(string);
     bridgeTo(string);
+    strungYet.add(string);
     const clamped = clampOn(string, way);
     const lending = lendingWords(string, clamped);
     write(
@@ -161,6 +168,8 @@ export function stringBed(
     for (const { knot, way, string } of inTurn) {
       if (tied.has(knot) || knot.tiedAfter > done || !pulled.has(string)) continue;
       if (waitsForAll(string, way) && done < order.length - 1) continue;
+      // A flying clamp cannot hold it for its knot yet: the starting clamp does, until its neighbour is in.
+      if (machine.clampKind === 'flying' && !hasNeighbour(string)) continue;
       if (string === hanging) {
         const n = knotFigure(string);
         write(
@@ -174,6 +183,7 @@ export function stringBed(
           { ...inAndOut(string, way), n },
         );
         hanging = undefined;
+        holding.startingClampOut(false);
       } else if (holding.holderOf({ string, way }) === 'starting clamp') {
         const n = knotFigure(string);
         write(
@@ -203,6 +213,7 @@ export function stringBed(
   openBefore(one);
   openBefore(other);
   const pair = thread(one, other);
+  strungYet.add(one).add(other);
   if (custom.start === 'starting clamp') {
     write(
       'start',
@@ -269,6 +280,8 @@ export function stringBed(
         [...thread(top, next), { do: 'grip outside', string: top, way: -1 }],
         { ...inAndOut(top, -1), why: schoolWhy(custom, 'firstCrosses') },
       );
+      strungYet.add(top);
+      holding.startingClampOut(true);
       pull(next, 1, [], `Pull ${next}, and ${top} through with it`);
       hanging = top;
     } else {
@@ -278,8 +291,11 @@ export function stringBed(
         [...thread(top, next), { do: 'grip outside', string: next, way: -1 }],
         { ...inAndOut(next, -1), why: schoolWhy(custom, 'firstCrosses') },
       );
+      holding.startingClampOut(true);
       pull(next, 1, [], `Pull ${next}`);
+      holding.startingClampOut(false);
       const n = knotFigure(top);
+      strungYet.add(top);
       openBefore(top);
       write(
         'pull',

@@ -1,0 +1,76 @@
+/** How many mutants of sound jobs the ledger lets pass, and which. */
+import { setPull, type BenchPlan } from '../bench-plan';
+import { openLedger, type Action } from '../ledger';
+import { inOrderOf } from '../pull-order';
+import { benchSequence } from '../sequence';
+import { knotPull } from '../tension';
+import { everyJob } from './bench-job';
+import { mutantOf } from './mutants';
+
+export interface MutationTrial {
+  readonly mutants: number;
+  readonly refused: number;
+  /** What passed, and differs from the sound job. */
+  readonly passed: readonly string[];
+}
+
+/** A small generator, the same numbers for the same seed (mulberry32, from memory). */
+function chance(seed: number): (n: number) => number {
+  let state = seed;
+  return (n) => {
+    state = (state + 0x6d2b79f5) | 0;
+    let t = Math.imul(state ^ (state >>> 15), 1 | state);
+    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
+    return Math.floor((((t ^ (t >>> 14)) >>> 0) / 2 ** 32) * n);
+  };
+}
+
+/** Why a plan's actions do not prove a job; undefined where they do. */
+export function proofOf(plan: BenchPlan, actions: readonly Action[]): string | undefined {
+  const path = inOrderOf(plan.path, plan.bed.spec.sport, plan.custom);
+  const set = setPull(plan.bed, plan.tension);
+  const ledger = openLedger(plan.bed, path, plan.machine, {
+    set,
+    knot: (string) => knotPull(set(string), plan.tension.unit, plan.custom.knotPull),
+  });
+  try {
+    for (const action of actions) {
+      const problem = ledger.take(action);
+      if (problem !== undefined) return problem;
+    }
+  } catch (error) {
+    return String(error);
+  }
+  return ledger.unfinished();
+}
+
+/** Mutates jobs of the whole library, by turns, on each of these machines. */
+export function mutationTrial(
+  count: number,
+  seed: number,
+  machines: readonly BenchPlan['machine'][],
+): MutationTrial {
+  const pick = chance(seed);
+  const jobs = everyJob();
+  const passed: string[] = [];
+  let [mutants, refused] = [0, 0];
+  for (let i = 0; mutants < count; i++) {
+    const { name, method, bed, plan } = jobs[i % jobs.length] as (typeof jobs)[number];
+    const machine = machines[i % machines.length] as BenchPlan['machine'];
+    const job = { ...plan, machine };
+    const made = benchSequence(job);
+    if (!made.ok) continue;
+    const actions = made.value.steps.flatMap((step) => step.actions);
+    const strings = made.value.path.order;
+    for (let n = 0; n < 10; n++) {
+      const mutant = mutantOf(actions, bed, strings, pick);
+      // A mutation that happens to write what stood there is none.
+      if (!mutant || JSON.stringify(mutant.actions) === JSON.stringify(actions)) continue;
+      mutants++;
+      if (proofOf(job, mutant.actions) === undefined)
+        passed.push(`${name}, ${method}: ${mutant.what}`);
+      else refused++;
+    }
+  }
+  return { mutants, refused, passed };
+}
