@@ -1,5 +1,4 @@
 import { z } from 'zod';
-import type { Sport } from './sport';
 
 export const familySchema = z.enum([
   'natural gut',
@@ -23,20 +22,37 @@ export type Shape = z.infer<typeof shapeSchema>;
 export const SHAPES: readonly Shape[] = shapeSchema.options;
 
 /**
- * How much longer a string is under its playing pull than slack, as a fraction, tennis gauge.
- * From memory, and set low on purpose: a piece cut a little long harms nothing, one cut short is lost.
+ * Stiffness of the material along the string, MPa, so that its stretch follows its pull and its thickness:
+ * ε = T/EA. From memory, by what strings of a usual thickness stretch at a usual pull (23.5 kg: monofilament
+ * 1.25 mm 4 %, nylon 1.30 mm 6 %, gut 5 %, aramid 1 %).
  */
-const TENNIS_STRETCH: Record<Family, number> = {
-  'natural gut': 0.05,
-  multifilament: 0.06,
-  'synthetic gut': 0.06,
-  monofilament: 0.04,
-  aramid: 0.01,
+const MODULUS_MPA: Record<Family, number> = {
+  'natural gut': 3470,
+  multifilament: 2900,
+  'synthetic gut': 2900,
+  monofilament: 4700,
+  aramid: 18_800,
 };
 
-/** Badminton strings are pulled to a much higher stress for their section, so they stretch more. From memory. */
-const SPORT_STRETCH: Record<Sport, number> = { tennis: 1, squash: 1, badminton: 1.8 };
+/**
+ * No cut relies on more stretch than this: a thin badminton string is pulled to where nobody can say how
+ * much it gives, and a piece cut a little long harms nothing, while one cut short is lost.
+ */
+const MOST_STRETCH = 0.06;
 
-/** Fraction by which a string of this family is longer under pull than slack. */
-export const stretchUnderPull = (family: Family, sport: Sport): number =>
-  TENNIS_STRETCH[family] * SPORT_STRETCH[sport];
+/**
+ * EA of a string, N: its pull for each whole of its length that it is stretched.
+ *
+ * @param gaugeMm thickness, mm
+ */
+export const stringStiffnessN = (family: Family, gaugeMm: number): number =>
+  (MODULUS_MPA[family] * Math.PI * gaugeMm ** 2) / 4;
+
+/**
+ * Fraction by which a string is longer under a pull of `pullN` newtons than slack, as far as a cut may rely on it.
+ *
+ * @example
+ * stretchUnderPull('monofilament', 1.25, 230.5) // 0.04
+ */
+export const stretchUnderPull = (family: Family, gaugeMm: number, pullN: number): number =>
+  Math.min(MOST_STRETCH, pullN / stringStiffnessN(family, gaugeMm));

@@ -101,6 +101,19 @@ export const HOUSE_QUESTIONS = {
       },
     },
   },
+  bridge: {
+    title: 'A bridge where a tail does not reach the gripper',
+    schools: {
+      'on the last pull': {
+        text: 'where there is not enough, on the last pull',
+        why: 'A second clamp and a length of scrap string lend a hand’s breadth, and a half set goes further.',
+      },
+      never: {
+        text: 'never',
+        why: 'A bridge can slip and gives a little, so the last string is not sure of its figure: cut more.',
+      },
+    },
+  },
   knotPull: {
     title: 'The last pull before a knot',
     schools: {
@@ -209,6 +222,7 @@ const schoolsShape = {
   start: oneOf('start'),
   firstCrosses: oneOf('firstCrosses'),
   topCross: oneOf('topCross'),
+  bridge: oneOf('bridge'),
 } satisfies Record<HouseQuestionName, z.ZodType>;
 
 /** The sentence for each figure that is out of its bounds. */
@@ -252,6 +266,7 @@ export const USUAL_HOUSE: HouseRules = {
   start: 'starting clamp',
   firstCrosses: 'two together',
   topCross: 'after three',
+  bridge: 'on the last pull',
   monofilamentShare: 0.075,
   hybridShare: 0.1,
   crossesByN: null,

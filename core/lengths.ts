@@ -65,6 +65,8 @@ export interface PieceLength {
   readonly parts: readonly Part[];
   /** The sum of the parts. */
   readonly cutMm: number;
+  /** What a bridge saves where there is not enough, mm: at its last pull, and at the first cross over the starting clamp. */
+  readonly bridges: { readonly lastMm: number; readonly firstMm: number };
   /** What of it is cut off again at the two ends when all goes as planned. */
   readonly leftMm: number;
   /** The same length counted in lengths of this head, as one measures along the frame. */
@@ -153,6 +155,24 @@ function sumsOver(
   return sums;
 }
 
+/** What must stand out of the last hole for a clamp to take hold of, when a bridge reaches the gripper for it, mm. From memory. */
+export const BRIDGE_TAIL_MM = 120;
+
+/**
+ * What each end can do without when a bridge lends its reach. The last pull of a piece may go over one; the
+ * first cross of a piece of crosses is held outside by the starting clamp anyway, and can be pulled again by it.
+ */
+function bridgesOf(piece: Piece, bed: Bed, assumptions: CutAssumptions): PieceLength['bridges'] {
+  const saved = piece.segments
+    .filter((segment) => segment.kind === 'tie-off run')
+    .map((segment) => {
+      const { reach } = sumsOver(bed, [segment], 0, assumptions);
+      return Math.max(0, Math.min(reach, assumptions.gripperMm - BRIDGE_TAIL_MM));
+    });
+  const [first = 0, last = 0] = saved;
+  return { lastMm: last, firstMm: piece.name === 'crosses' ? first : 0 };
+}
+
 const pulledLength = ({ inside, outside, through, crimp }: Sums): number =>
   inside + outside + through + crimp;
 
@@ -223,6 +243,7 @@ export function pieceLength(
     name: piece.name,
     parts,
     cutMm,
+    bridges: bridgesOf(piece, bed, assumptions),
     leftMm: 2 * assumptions.tailMm + sums.reach + assumptions.marginMm,
     headLengths: cutMm / bed.spec.head.lengthMm,
     sides:
@@ -232,25 +253,29 @@ export function pieceLength(
   };
 }
 
+/** A piece's length to cut, and the least that does with every bridge, mm. */
+interface Need {
+  readonly cutMm: number;
+  readonly leastMm: number;
+}
+
 /**
  * Where one length is cut for two pieces, mm from the mains' end. It is halved when half does for
- * each; otherwise the cut moves just far enough for the piece that is short. When even that is not
- * enough it is halved, and both pieces are counted from the middle. `moveMm` is how far the cut
+ * each; otherwise the cut moves just far enough for the piece that is short. When it is not enough for
+ * both, what is missing is taken from the crosses as far as their bridges go, then from the mains; when even
+ * that is not enough it is halved, and both pieces are counted from the middle. `moveMm` is how far the cut
  * lies from the middle towards the crosses' end (negative: towards the mains').
  */
 export function checkSharedSet(
   setMm: number,
-  mainsMm: number,
-  crossesMm: number,
+  mains: Need,
+  crosses: Need,
 ): { readonly cutAtMm: number; readonly moveMm: number } {
   const half = setMm / 2;
-  const enough = mainsMm + crossesMm <= setMm;
-  const cutAtMm = !enough
-    ? half
-    : mainsMm > half
-      ? mainsMm
-      : crossesMm > half
-        ? setMm - crossesMm
-        : half;
-  return { cutAtMm, moveMm: cutAtMm - half };
+  const at = (cutAtMm: number) => ({ cutAtMm, moveMm: cutAtMm - half });
+  if (mains.leastMm + crosses.leastMm > setMm) return at(half);
+  if (mains.cutMm + crosses.cutMm > setMm)
+    return at(Math.min(mains.cutMm, setMm - crosses.leastMm));
+  if (mains.cutMm > half) return at(mains.cutMm);
+  return at(crosses.cutMm > half ? setMm - crosses.cutMm : half);
 }

@@ -1,18 +1,22 @@
 /** From a frame and a setup to everything the bench needs: the path, the knots and the lengths. */
 import type { Bed } from './bed';
 import { stretchUnderPull, type Family } from './family';
-import { USUAL_HOUSE } from './house-rules';
+import { USUAL_HOUSE, type HouseRules } from './house-rules';
 import type { Correction } from './learning';
 import { checkSharedSet, pieceLength, type CutAssumptions, type PieceLength } from './lengths';
 import { pathThrough, type Path, type PathChoice } from './path';
 import { inOrderOf, type OrderCustom } from './pull-order';
+import { USUAL_PULL_N } from './pull-limits';
 import type { Piece } from './segments';
+import type { Sport } from './sport';
 
 export interface PlannedString {
   readonly family: Family;
   readonly gaugeMm: number;
-  /** Fraction by which it is longer under pull; null goes by its family. */
+  /** Fraction by which it is longer under pull; null goes by its family, its thickness and its pull. */
   readonly stretch: number | null;
+  /** What it is pulled at, N; the usual pull of its sport where nobody has said. */
+  readonly pullN?: number | undefined;
 }
 
 /** What past jobs have taught about each piece; a piece without an entry goes by its sum alone. */
@@ -46,7 +50,7 @@ export function planCut(
       piece,
       {
         gaugeMm: string.gaugeMm,
-        stretch: string.stretch ?? stretchUnderPull(string.family, bed.spec.sport),
+        stretch: stretchOf(string, bed.spec.sport),
       },
       other.gaugeMm,
       assumptions,
@@ -55,6 +59,12 @@ export function planCut(
   });
   return { path, pieces };
 }
+
+/** How much longer a string is under its pull: as it was measured, or as its family has it. */
+export const stretchOf = (
+  { family, gaugeMm, stretch, pullN }: PlannedString,
+  sport: Sport,
+): number => stretch ?? stretchUnderPull(family, gaugeMm, pullN ?? USUAL_PULL_N[sport]);
 
 export const CUT_SOURCES = ['one set', 'two half sets', 'reel', 'remnant'] as const;
 
@@ -97,16 +107,40 @@ export interface PieceSupply {
   readonly spareMm: number | undefined;
 }
 
+/** What helps a piece that is short: the last pull over a bridge, or the first cross over the starting clamp too. */
+export type BridgeHelp = 'last' | 'first and last';
+
 export interface SourceCheck {
+  /** Every tail reaches the gripper. */
   readonly enough: boolean;
+  /** By which pieces it is enough all the same, and with what help; none where it is enough or never is. */
+  readonly bridged: readonly { readonly name: Piece['name']; readonly help: BridgeHelp }[];
   readonly pieces: readonly PieceSupply[];
   /** Set when one length serves two pieces: where it is cut, and how far that is from the middle. */
   readonly shared:
     { readonly cutAtMm: number; readonly moveMm: number; readonly spareMm: number } | undefined;
 }
 
+/** Lengths that differ by less are the same to any tape, mm. */
+const SAME_MM = 0.5;
+
+/** With what help a piece that is so much short can be strung all the same; undefined where none is enough. */
+export function bridgeHelp(
+  { bridges }: Pick<PieceLength, 'bridges'>,
+  shortMm: number,
+  house: Pick<HouseRules, 'bridge'>,
+): BridgeHelp | undefined {
+  if (house.bridge === 'never') return undefined;
+  if (shortMm <= bridges.lastMm + SAME_MM) return 'last';
+  return shortMm <= bridges.lastMm + bridges.firstMm + SAME_MM ? 'first and last' : undefined;
+}
+
 /** Whether what the pieces are cut from is enough, and by how much each is over or short. */
-export function checkSource(source: CutSource, pieces: readonly PieceLength[]): SourceCheck {
+export function checkSource(
+  source: CutSource,
+  pieces: readonly PieceLength[],
+  house: Pick<HouseRules, 'bridge'> = USUAL_HOUSE,
+): SourceCheck {
   const supply = (given: readonly (number | undefined)[]): readonly PieceSupply[] =>
     pieces.map(({ name, cutMm }, i) => {
       const givenMm = given[i];
@@ -120,16 +154,32 @@ export function checkSource(source: CutSource, pieces: readonly PieceLength[]): 
   const verdict = (
     supplied: readonly PieceSupply[],
     shared: SourceCheck['shared'] = undefined,
-  ): SourceCheck => ({
-    enough: supplied.every(({ spareMm }) => spareMm === undefined || spareMm >= 0),
-    pieces: supplied,
-    shared,
-  });
+  ): SourceCheck => {
+    const short = supplied.flatMap(({ name, spareMm }, i) => {
+      const piece = pieces[i];
+      return piece && spareMm !== undefined && spareMm < 0
+        ? [{ name, help: bridgeHelp(piece, -spareMm, house) }]
+        : [];
+    });
+    const bridged = short.flatMap(({ name, help }) => (help ? [{ name, help }] : []));
+    return {
+      enough: short.length === 0,
+      bridged: bridged.length === short.length ? bridged : [],
+      pieces: supplied,
+      shared,
+    };
+  };
   const total = pieces.reduce((sum, { cutMm }) => sum + cutMm, 0);
   const one = (lengthMm: number): SourceCheck => {
     const [first, second] = pieces;
     if (!first || !second) return verdict(supply([lengthMm]));
-    const { cutAtMm, moveMm } = checkSharedSet(lengthMm, first.cutMm, second.cutMm);
+    const lent = (piece: PieceLength) =>
+      house.bridge === 'never' ? 0 : piece.bridges.lastMm + piece.bridges.firstMm;
+    const { cutAtMm, moveMm } = checkSharedSet(
+      lengthMm,
+      { cutMm: first.cutMm, leastMm: first.cutMm - lent(first) },
+      { cutMm: second.cutMm, leastMm: second.cutMm - lent(second) },
+    );
     return verdict(supply([cutAtMm, lengthMm - cutAtMm]), {
       cutAtMm,
       moveMm,

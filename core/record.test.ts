@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { studyFrame, type Bed } from './bed';
 import { USUAL_ASSUMPTIONS } from './lengths';
-import { planCut } from './plan';
+import { planCut, type PlannedString } from './plan';
 import { benchLog, planKey, type BenchEvent, type Deed } from './bench-log';
 import { jobRecordSchema, pieceDifference, recordBench, recordJob } from './record';
 import { benchPlan, sequenceFor } from './testing/bench-job';
@@ -48,13 +48,19 @@ const record = recordJob({
   remarks: '',
 });
 
+/** The strings at the pulls of the record, which their stretch follows. */
+const pulled = (strings: { mains: PlannedString; crosses: PlannedString }) => ({
+  mains: { ...strings.mains, pullN: record.setup.mainN },
+  crosses: { ...strings.crosses, pullN: record.setup.crossN },
+});
+
 describe('the record of a job', () => {
   it('survives being written down and read again', () => {
     expect(jobRecordSchema.parse(JSON.parse(JSON.stringify(record)))).toEqual(record);
   });
 
   it('holds the plan as it was worked out', () => {
-    const { pieces } = planCut(bed, { mains, crosses }, CHOICE, USUAL_ASSUMPTIONS);
+    const { pieces } = planCut(bed, pulled({ mains, crosses }), CHOICE, USUAL_ASSUMPTIONS);
     expect(record.plan.pieces.map(({ cutMm }) => cutMm)).toEqual(pieces.map(({ cutMm }) => cutMm));
     expect(record.plan.skips).toEqual({ head: [7, 9], throat: [7, 9] });
     expect(record.plan.knots.map(({ ties, hole, side }) => `${ties} ${hole} ${side}`)).toEqual([
@@ -67,7 +73,7 @@ describe('the record of a job', () => {
 
   it('is enough to draw and plan the job again', () => {
     const again = studyFrame(record.frame).bed as Bed;
-    const { pieces } = planCut(again, record.setup, record.plan, record.plan.assumptions);
+    const { pieces } = planCut(again, pulled(record.setup), record.plan, record.plan.assumptions);
     expect(pieces[1]?.cutMm).toBe(record.plan.pieces[1]?.cutMm);
   });
 

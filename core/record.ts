@@ -183,7 +183,16 @@ export function recordBench(
 export function recordJob(facts: JobFacts): JobRecord {
   const { client, racket, bed, mains, crosses, tension, choice, assumptions, learnt } = facts;
   const { cutFrom, remnantsMm, leftOverMm } = facts;
-  const { path, pieces } = planCut(bed, { mains, crosses }, choice, assumptions, learnt);
+  const { path, pieces } = planCut(
+    bed,
+    {
+      mains: { ...mains, pullN: tension.mainN },
+      crosses: { ...crosses, pullN: tension.crossN },
+    },
+    choice,
+    assumptions,
+    learnt,
+  );
   const source = cutSource(cutFrom, {
     mainSetMm: mains.setMm,
     crossSetMm: crosses.setMm,

@@ -50,8 +50,19 @@ describe('advice on the cut', () => {
     expect(advice('one set', 5600, 6500).word).toContain('before the middle');
     expect(advice('one set', 5600, 6500).caution).toContain('for the crosses');
   });
+  it('says when it is enough with a bridge, and what that takes', () => {
+    const { word, caution } = advice('two half sets', 6000, 6300);
+    expect(word).toBe(
+      'Enough, with a bridge on the last cross: mains 10 cm over, crosses 20 cm short.',
+    );
+    expect(caution).toContain('glasses on');
+    expect(advice('two half sets', 6000, 6500).word).toContain(
+      'the first cross pulled again by the starting clamp, and a bridge on the last cross',
+    );
+    expect(advice('one set', 6600, 5700).word).toContain('Cut at 6.60 m from the mains’ end');
+  });
   it('says when a set or a half is not enough', () => {
-    expect(advice('one set', 6600, 5700).caution).toContain('both pieces together are 11 cm short');
+    expect(advice('one set', 7000, 6000).caution).toContain('both pieces together are 81 cm short');
     expect(advice('two half sets', 6600, 5700).caution).toContain(
       'mains 50 cm short, crosses 40 cm over',
     );

@@ -71,6 +71,22 @@ export function cutAdvice(
     )
     .join(', ');
   if (each === '') return { word: 'Off a reel each piece is as long as it must be.' };
+  if (check.bridged.length > 0) {
+    const how = check.bridged.map(({ name, help }) => {
+      const last = name === 'mains' ? 'the last main' : 'the last cross';
+      return help === 'last'
+        ? `a bridge on ${last}`
+        : `the first cross pulled again by the starting clamp, and a bridge on ${last}`;
+    });
+    const at = shared
+      ? ` Cut at ${formatStringLength(shared.cutAtMm, system)} from the mains’ end.`
+      : '';
+    return {
+      word: `Enough, with ${how.join(' and ')}: ${each}.${at}`,
+      caution:
+        'A tail that does not reach the gripper goes over a bridge: a second clamp with a length of scrap string. One that slips lets the tail fly: glasses on, face aside.',
+    };
+  }
   if (!check.enough)
     return {
       word: `${each[0]?.toUpperCase()}${each.slice(1)}.`,

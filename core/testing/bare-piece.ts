@@ -5,6 +5,7 @@ export const barePiece = (name: PieceLength['name'], cutMm: number): PieceLength
   name,
   parts: [],
   cutMm,
+  bridges: { lastMm: 240, firstMm: name === 'crosses' ? 240 : 0 },
   leftMm: 0,
   headLengths: 0,
   sides: undefined,

@@ -3,11 +3,11 @@
 import { useWatch } from 'react-hook-form';
 import { familyHours } from '@/core/advice/character';
 import { notForSchema } from '@/core/advice/shelf';
-import { FAMILIES, SHAPES, stretchUnderPull } from '@/core/family';
+import { FAMILIES, SHAPES } from '@/core/family';
 import { formatGauge, parseGauge } from '@/core/gauge';
 import { parseLength } from '@/core/notation';
 import { SPORTS, type Sport } from '@/core/sport';
-import { formatFeet, formatMetres, roundTo } from '@/core/units';
+import { formatFeet, formatMetres } from '@/core/units';
 import { ChoiceField } from '@/ui/form/bound';
 import { NoteField, TextField } from '@/ui/form/field';
 import { FormFoot } from '@/ui/form/form-foot';
@@ -34,8 +34,6 @@ const gaugeHint = (text: string, sport: Sport): string =>
     .map((word) => parseGauge(word, sport))
     .flatMap((gauge) => (gauge.ok ? [formatGauge(gauge.value)] : []))
     .join(', ') || 'Millimetres or gauge numbers, in a row: 1.25 1.30 or 16L 16.';
-
-const percent = (fraction: number): string => String(roundTo(fraction * 100, 0.1));
 
 function setHint(text: string): string {
   const length = parseLength(text, 'm');
@@ -123,8 +121,7 @@ export function StringForm({ name, version, initial, save, action, currency }: S
       <TextField
         figure
         label="Stretch under pull (%)"
-        placeholder={percent(stretchUnderPull(family, sport))}
-        hint={`Empty: ${percent(stretchUnderPull(family, sport))} %, usual for ${family}, from memory.`}
+        hint="Empty goes by the family, the thickness and the pull (from memory); as measured, if you have."
         {...form.field('stretch')}
       />
       <TextField

@@ -159,7 +159,7 @@ export const sequenceOf = cache(async (number: number): Promise<Result<Sequence>
       preStretches(house, (name === 'crosses' ? crosses : mains).string.family) ? [name] : [],
     ),
     shortMm: Object.fromEntries(
-      checkSource(source, plan.pieces).pieces.flatMap(({ name, spareMm }) =>
+      checkSource(source, plan.pieces, house).pieces.flatMap(({ name, spareMm }) =>
         spareMm !== undefined && spareMm < 0 ? [[name, -spareMm]] : [],
       ),
     ),
@@ -183,8 +183,8 @@ export async function plannedCut(open: FoundTicket): Promise<CutPlan | undefined
   return planCut(
     study.bed,
     {
-      mains: { ...mains.string, gaugeMm: mains.gaugeMm },
-      crosses: { ...crosses.string, gaugeMm: crosses.gaugeMm },
+      mains: { ...mains.string, gaugeMm: mains.gaugeMm, pullN: setup.tension.mainN },
+      crosses: { ...crosses.string, gaugeMm: crosses.gaugeMm, pullN: setup.tension.crossN },
     },
     choice,
     assumptions,

@@ -5,14 +5,21 @@ import { useMemo } from 'react';
 import { useWatch } from 'react-hook-form';
 import { studyFrame, type Bed } from '@/core/bed';
 import { coveredHoles } from '@/core/covers';
-import { stretchUnderPull } from '@/core/family';
 import type { FrameSpec } from '@/core/frame';
 import type { CutAssumptions } from '@/core/lengths';
 import { measureWords } from '@/core/measuring';
 import { compareMethods, pathCautions, type MethodPreference } from '@/core/methods';
 import { parseRemnants } from '@/core/notation';
-import { checkSource, cutSource, planCut, type Learnt, type PlannedString } from '@/core/plan';
+import {
+  checkSource,
+  cutSource,
+  planCut,
+  stretchOf,
+  type Learnt,
+  type PlannedString,
+} from '@/core/plan';
 import type { Sport } from '@/core/sport';
+import type { HouseRules } from '@/core/house-rules';
 import type { OrderCustom } from '@/core/pull-order';
 import { pullLimits } from '@/core/pull-limits';
 import { steppedPulls } from '@/core/tension';
@@ -71,17 +78,17 @@ interface CutFormProps {
   readonly preference: MethodPreference;
   readonly learnt: Learnt;
   /** In which order this job pulls its strings. */
-  readonly custom: OrderCustom;
+  readonly custom: OrderCustom & Pick<HouseRules, 'bridge'>;
   readonly lengthSystem: LengthSystem;
   /** Left out when the job is closed and nothing can be chosen any more. */
   readonly save?: (entry: CutEntry) => Promise<FormAnswer>;
 }
 
-function stretchWords({ family, stretch }: PlannedString, sport: Sport): string {
-  const percent = (fraction: number) => `${roundTo(fraction * 100, 0.1)} %`;
-  return stretch === null
-    ? `${percent(stretchUnderPull(family, sport))}, usual for ${family} (from memory)`
-    : `${percent(stretch)}, as noted for this string`;
+function stretchWords(string: PlannedString, sport: Sport): string {
+  const percent = `${roundTo(stretchOf(string, sport) * 100, 0.1)} %`;
+  return string.stretch === null
+    ? `${percent}, ${string.family} of this thickness at this pull (from memory)`
+    : `${percent}, as noted for this string`;
 }
 
 const KEEP: (entry: CutEntry) => Promise<FormAnswer> = async () => ({ ok: true });
@@ -155,7 +162,7 @@ function Cut({
     crossSetMm: crosses.setMm,
     remnantsMm: read.ok ? read.value : [],
   });
-  const check = checkSource(source, pieces);
+  const check = checkSource(source, pieces, custom);
   const advice = cutAdvice(check, lengthSystem);
   const length = (mm: number) => formatStringLength(mm, lengthSystem);
   const words = (mm: number) => lengthWords(mm, lengthSystem);

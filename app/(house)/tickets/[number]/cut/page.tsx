@@ -12,9 +12,10 @@ export default async function CutStation({ params }: PageProps<'/tickets/[number
   if (!frame || !study?.bed) return <Waits number={ticket.number} path="frame" what="the frame" />;
   if (!setup) return <Waits number={ticket.number} path="setup" what="the setup" />;
   const { machines } = await openWorkshop();
-  const stocked = ({ string, gaugeMm }: typeof setup.mains) => ({
+  const stocked = ({ string, gaugeMm }: typeof setup.mains, pullN: number) => ({
     family: string.family,
     gaugeMm,
+    pullN,
     setMm: string.setMm,
     stretch: string.stretch,
   });
@@ -32,8 +33,8 @@ export default async function CutStation({ params }: PageProps<'/tickets/[number
         machineId: ticket.machineId ?? '',
       }}
       spec={frame.spec}
-      mains={stocked(setup.mains)}
-      crosses={stocked(setup.crosses)}
+      mains={stocked(setup.mains, setup.tension.mainN)}
+      crosses={stocked(setup.crosses, setup.tension.crossN)}
       tension={setup.tension}
       hybrid={hybrid}
       assumptions={workshop.cutAssumptions}
