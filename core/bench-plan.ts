@@ -1,5 +1,6 @@
 /** What a job at the bench is planned from, and what one step of it is. */
 import type { Bed } from './bed';
+import type { BenchNote } from './bench-tips';
 import type { HouseRules } from './house-rules';
 import type { Action, BenchMachine } from './ledger';
 import type { Path } from './path';
@@ -11,7 +12,7 @@ import { newtons, type TicketTension } from './units';
 /** How a bench goes about what schools differ on. */
 export type BenchCustom = Pick<
   HouseRules,
-  'ahead' | 'start' | 'firstCrosses' | 'topCross' | 'knotPull'
+  'ahead' | 'start' | 'firstCrosses' | 'topCross' | 'knotPull' | 'tips'
 >;
 
 export const MOUNT_POINTS = [6, 4, 2] as const;
@@ -58,6 +59,10 @@ export interface BenchStep {
   readonly n?: number;
   readonly why?: string;
   readonly caution?: string;
+  /** What the frame or the racket has to be reminded of here. */
+  readonly notes?: readonly string[];
+  /** What the trade says at this step. */
+  readonly tips?: readonly string[];
   readonly actions: readonly Action[];
 }
 
@@ -71,6 +76,10 @@ export interface BenchPlan {
   readonly preStretch: readonly Piece['name'][];
   /** By how much a piece was cut short of its plan, mm; what has enough has no entry. */
   readonly shortMm: Partial<Record<Piece['name'], number>>;
+  /** Whether a soft string is among the two; undefined when nobody knows. */
+  readonly soft?: boolean;
+  /** Notes of the frame and of the racket. */
+  readonly notes?: readonly BenchNote[];
 }
 
 /** What each string is set to, N: outer strings are stepped down where the maker says so. */

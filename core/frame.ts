@@ -2,6 +2,7 @@
 import { z } from 'zod';
 import { beyondFederationLimits } from './federation';
 import { methodSchema } from './method';
+import { textIn } from './reading';
 import {
   endSchema,
   familyOutline,
@@ -110,6 +111,8 @@ export const frameSpecSchema = z.object({
         unit: tensionUnitSchema,
       })
       .nullable(),
+    /** What is to be remembered at the bench, line by line: `mount: adaptor for the sides`. */
+    notes: textIn.max(2000).default(''),
   }),
   /** The owner knows that the head is beyond the federation's limits and wants it strung. */
   ownerInsists: z.boolean(),
@@ -124,6 +127,7 @@ export const NOTHING_SAID: FrameSpec['stringing'] = {
   crossesFrom: null,
   reversedOuterMains: false,
   stepDown: null,
+  notes: '',
 };
 
 /** The field of a frame that a sentence belongs to. */

@@ -114,6 +114,19 @@ export const HOUSE_QUESTIONS = {
       },
     },
   },
+  tips: {
+    title: 'What the bench says at the step',
+    schools: {
+      'each once': {
+        text: 'each thing once, where it matters',
+        why: 'A reminder at the string in hand costs a glance and saves a bed.',
+      },
+      'notes only': {
+        text: 'only notes of the frame and the racket, and cautions',
+        why: 'A hand that has strung a thousand needs no telling.',
+      },
+    },
+  },
   knotPull: {
     title: 'The last pull before a knot',
     schools: {
@@ -223,6 +236,7 @@ const schoolsShape = {
   firstCrosses: oneOf('firstCrosses'),
   topCross: oneOf('topCross'),
   bridge: oneOf('bridge'),
+  tips: oneOf('tips'),
 } satisfies Record<HouseQuestionName, z.ZodType>;
 
 /** The sentence for each figure that is out of its bounds. */
@@ -267,6 +281,7 @@ export const USUAL_HOUSE: HouseRules = {
   firstCrosses: 'two together',
   topCross: 'after three',
   bridge: 'on the last pull',
+  tips: 'each once',
   monofilamentShare: 0.075,
   hybridShare: 0.1,
   crossesByN: null,

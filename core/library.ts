@@ -173,7 +173,7 @@ export const LIBRARY: readonly LibraryFrame[] = [
       head: [7, 9],
       throat: [7, 9],
       tieOff: ['6H', '8H', '6T'],
-      ports: ['1T', '2T', '3T', '4T', '7T', '9T'],
+      ports: ['11H', '12H', '13H', '14H', '15H', '16H', '1T', '2T', '3T', '4T', '7T', '9T'],
     },
     [50, 60, 'lb'],
   ),

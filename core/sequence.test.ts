@@ -138,6 +138,7 @@ describe('the customs', () => {
           firstCrosses: 'second first',
           topCross: 'at the end',
           knotPull: 'pull again',
+          tips: 'each once',
         },
       }),
     );
@@ -197,6 +198,7 @@ describe('every frame, method, custom and machine', () => {
         firstCrosses,
         topCross: start === 'both at half' ? ('at the end' as const) : ('after three' as const),
         knotPull: '10 % higher' as const,
+        tips: 'each once' as const,
       })),
     ),
   );

@@ -1,5 +1,6 @@
 /** The whole job at the bench as one ordered list of steps, each proved legal by the ledger. */
 import { setPull, type BenchPlan, type BenchStep, type StringingMachine } from './bench-plan';
+import { withTips } from './bench-tips';
 import { openLedger } from './ledger';
 import type { Path } from './path';
 import { imbalances, inOrderOf } from './pull-order';
@@ -84,7 +85,7 @@ export function benchSequence(plan: BenchPlan): Result<Sequence> {
   problem ??= ledger.unfinished();
   if (problem !== undefined) return failure(problem);
   return success({
-    steps,
+    steps: withTips({ ...plan, path }, steps),
     path,
     pulls: ledger.pulls,
     imbalanceN: Math.max(0, ...imbalances(path.order, set).map(Math.abs)),

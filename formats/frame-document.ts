@@ -66,6 +66,12 @@ export const frameDocumentSchema = z
         crossesFrom: stringing.crossesFrom.optional(),
         reversedOuterMains: stringing.reversedOuterMains.optional(),
         stepDown: z.strictObject(stringing.stepDown.unwrap().shape).nullable().optional(),
+        notes: stringing.notes
+          .unwrap()
+          .optional()
+          .describe(
+            'What is to be remembered at the bench, line by line; a line may begin with mount:, mains:, crosses: or knots:.',
+          ),
       })
       .optional(),
     ownerInsists: spec.ownerInsists
@@ -106,7 +112,7 @@ export function frameOf(document: FrameDocument): NamedFrame {
         ports: said?.ports ?? [],
         positionsMm: said?.positionsMm ?? null,
       },
-      stringing: { ...NOTHING_SAID, ...how },
+      stringing: { ...NOTHING_SAID, ...how, notes: how?.notes ?? '' },
       ownerInsists: ownerInsists ?? false,
     },
   };
@@ -143,6 +149,7 @@ export function documentOf({ name, spec: frame }: NamedFrame): FrameDocument {
       crossesFrom: how.crossesFrom ?? undefined,
       reversedOuterMains: how.reversedOuterMains || undefined,
       stepDown: how.stepDown ?? undefined,
+      notes: how.notes || undefined,
     },
     ownerInsists: frame.ownerInsists || undefined,
   };

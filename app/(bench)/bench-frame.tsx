@@ -130,7 +130,7 @@ export function BenchButton({
 
 /** The step in hand, in figures that can be read from two metres. */
 export function StepInHand({
-  step: { words, n, string, from, at, why, caution },
+  step: { words, n, string, from, at, why, caution, notes = [], tips = [] },
   hands,
   unit,
   small = false,
@@ -173,7 +173,13 @@ export function StepInHand({
       </p>
       {hands && <p className="mt-1 text-2xl first-letter:uppercase">{hands}</p>}
       {why && <p className="text-soft mt-1 text-lg">{why}</p>}
-      {caution && <p className="text-warn mt-2 text-2xl">{caution}</p>}
+      {notes.map((note) => (
+        <p key={note} className="border-ink mt-1 border-l-4 pl-3 text-2xl">
+          {note}
+        </p>
+      ))}
+      {caution && <p className="text-warn mt-1 text-2xl">{caution}</p>}
+      {tips.length > 0 && <p className="mt-1 text-lg">{tips.join(' · ')}</p>}
     </>
   );
 }

@@ -15,7 +15,7 @@ import {
   parseWidths,
 } from '@/core/notation';
 import { endSchema, OUTLINE_FAMILIES } from '@/core/outline';
-import { nameText, optionalReading, reading, textIn } from '@/core/reading';
+import { nameText, noteText, optionalReading, reading, textIn } from '@/core/reading';
 import { ruledRowsOf } from '@/core/ruled';
 import { sportSchema, type Sport } from '@/core/sport';
 import { inTensionUnit, otherTensionUnit, type TensionUnit } from '@/core/units';
@@ -56,6 +56,7 @@ export const frameEntryReading = (houseUnit: TensionUnit) =>
       reversedOuterMains: z.boolean(),
       methods: z.array(methodSchema),
       stepDown: reading(parseStepDown),
+      benchNotes: noteText,
       ownerInsists: z.boolean(),
     })
     .transform((entry, context): { name: string; spec: FrameSpec } => {
@@ -100,6 +101,7 @@ export const frameEntryReading = (houseUnit: TensionUnit) =>
           crossesFrom: entry.crossesFrom === 'throat' ? 'throat' : null,
           reversedOuterMains: entry.reversedOuterMains,
           stepDown: entry.stepDown && { ...entry.stepDown },
+          notes: entry.benchNotes,
         },
         ownerInsists: entry.ownerInsists,
       };
@@ -176,6 +178,7 @@ export const emptyFrameEntry = (sport: Sport, name = ''): FrameEntry => ({
   reversedOuterMains: false,
   methods: [],
   stepDown: '',
+  benchNotes: '',
   ownerInsists: false,
 });
 
@@ -217,6 +220,8 @@ export function frameEntryOf(name: string, spec: FrameSpec): FrameEntry {
     reversedOuterMains: stringing.reversedOuterMains,
     methods: [...stringing.methods],
     stepDown: stepDown ? `${stepDown.strings} x ${stepDown.by} ${stepDown.unit}` : '',
+    // Frames of before it was asked have none.
+    benchNotes: stringing.notes ?? '',
     ownerInsists: spec.ownerInsists,
   };
 }

@@ -15,7 +15,7 @@ import { BedKey } from '@/ui/bed/bed-key';
 import { Assumed, Cautions } from '@/ui/cautions';
 import { ChoiceField, TickField } from '@/ui/form/bound';
 import { Choice, Tick } from '@/ui/form/choice';
-import { TextField } from '@/ui/form/field';
+import { NoteField, TextField } from '@/ui/form/field';
 import { FormFoot } from '@/ui/form/form-foot';
 import { KeptForm } from '@/ui/form/kept-form';
 import type { FormAnswer } from '@/ui/form/result';
@@ -291,6 +291,7 @@ export function FrameForm({
               initial.double ||
               initial.ports ||
               initial.stepDown ||
+              initial.benchNotes ||
               initial.reversedOuterMains ||
               initial.methods.length > 0 ||
               initial.crossesFrom === 'throat' ||
@@ -361,6 +362,12 @@ export function FrameForm({
               label="Outer strings stepped down"
               placeholder="3 x 5 lb"
               {...form.field('stepDown')}
+            />
+            <NoteField
+              className="col-span-2"
+              label="Notes for the bench"
+              hint="They show at their step: mount: adaptor for the sides · knots: label at 6T. Also mains: and crosses:."
+              {...form.field('benchNotes')}
             />
           </div>
         </details>

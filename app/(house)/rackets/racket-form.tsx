@@ -45,7 +45,11 @@ export function RacketForm({ name, version, initial, frames, save }: RacketFormP
         )}
       />
       <TextField label="Serial or bench mark" {...form.field('mark')} />
-      <NoteField label="Notes" {...form.field('notes')} />
+      <NoteField
+        label="Notes"
+        hint="They show at the bench, at their step: mount: lead tape under the left mount · knots: … · any other line at the first look."
+        {...form.field('notes')}
+      />
       <FormFoot form={form} action="Save the racket" />
     </KeptForm>
   );

@@ -5,6 +5,8 @@ import { lastJobOf } from '@/core/advice/case';
 import type { LastJob } from '@/core/advice/rule';
 import { studyFrame, type Bed, type Study } from '@/core/bed';
 import { USUAL_MACHINE } from '@/core/bench-plan';
+import { benchNotes } from '@/core/bench-tips';
+import { isSoftFamily } from '@/core/family';
 import { preStretches, USUAL_HOUSE, type HouseRules } from '@/core/house-rules';
 import { learnFrom } from '@/core/learning';
 import type { CutAssumptions } from '@/core/lengths';
@@ -45,6 +47,7 @@ interface FoundTicket {
   readonly ticket: ListedTicket;
   readonly client: Client;
   readonly racketVersion: number;
+  readonly racketNotes: string;
   readonly frame: Frame | undefined;
   readonly study: Study | undefined;
   readonly setup: Setup | undefined;
@@ -99,6 +102,7 @@ const findTicket = cache(async (number: number): Promise<FoundTicket | undefined
     ticket,
     client,
     racketVersion: racket.version,
+    racketNotes: racket.notes,
     frame,
     study,
     setup,
@@ -153,6 +157,8 @@ export const sequenceOf = cache(async (number: number): Promise<Result<Sequence>
     bed: study.bed,
     path: pathThrough(study.bed, choice),
     tension,
+    soft: isSoftFamily(mains.string.family) || isSoftFamily(crosses.string.family),
+    notes: benchNotes(`${study.bed.spec.stringing.notes ?? ''}\n${open.racketNotes}`),
     custom: house,
     machine: machine ? stringingMachine(machine) : USUAL_MACHINE,
     preStretch: plan.pieces.flatMap(({ name }) =>
