@@ -192,6 +192,7 @@ describe('a racket over the counter', () => {
     requestKey: ID,
     clientId: '',
     clientName: 'Ada',
+    newClient: true,
     contact: '',
     racketId: '',
     frameId: '',

@@ -1,4 +1,5 @@
 /** Whether a machine pulls what it is set to: checks against a known weight or a spring scale. */
+import { countWords } from './wording';
 import { differenceInCalendarDays, parseISO } from 'date-fns';
 
 export interface MachineCheck {
@@ -74,5 +75,5 @@ export function checkWords(
   const off = pullsFor(checks) - 1;
   if (Math.abs(off) > MOST_OFF)
     return `At its last check it was ${Math.round(100 * Math.abs(off))} % ${off > 0 ? 'too hard' : 'too soft'}: have it mended, it is not corrected.`;
-  return inDays < 0 ? `Its check is ${-inDays} days overdue.` : undefined;
+  return inDays < 0 ? `Its check is ${countWords(-inDays, 'day')} overdue.` : undefined;
 }

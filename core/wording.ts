@@ -46,6 +46,10 @@ export const crossWay = (start: Side, finish: Side, crosses: number): string =>
 export const mainsWay = (bed: Pick<Bed, 'mainsStart' | 'mainsFinish'>): string =>
   `start at the ${bed.mainsStart}, finish at the ${bed.mainsFinish}`;
 
+/** `1 step`, `7 steps`. */
+export const countWords = (count: number, one: string, many = `${one}s`): string =>
+  `${count} ${count === 1 ? one : many}`;
+
 /** A difference as one says it: whole centimetres below a metre, or feet and inches. */
 export function lengthWords(mm: number, system: LengthSystem): string {
   if (system === 'imperial') return formatFeet(mm);

@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto';
+import Fuse from 'fuse.js';
 import { and, asc, count, eq, ilike, isNull, or, sql } from 'drizzle-orm';
 import type { Talk } from '@/core/talk';
 import type { Connection } from './connection';
@@ -7,6 +8,10 @@ import { clients, rackets, tickets } from './schema';
 
 export type Client = typeof clients.$inferSelect;
 export type ClientFacts = Pick<Client, 'name' | 'contact' | 'tensionUnit' | 'notes'>;
+
+/** Names that a search for near ones looks through, and how near is near, 0 to 1. */
+const NAMES_COMPARED = 5000;
+const NEAR = 0.35;
 
 /** The clients of one workshop. */
 export function clientsOf(db: Connection, workshopId: string) {
@@ -30,6 +35,23 @@ export function clientsOf(db: Connection, workshopId: string) {
           asc(clients.name),
         )
         .limit(limit),
+
+    /** The same, and after them those whose names are near to what was typed: a slip, another spelling. */
+    async findNear(text: string, limit: number): Promise<Client[]> {
+      const found = await this.find(text, limit);
+      if (text.length < 3 || found.length >= limit) return found;
+      const all = await db
+        .select()
+        .from(clients)
+        .where(and(mine, isNull(clients.removedAt)))
+        .limit(NAMES_COMPARED);
+      const near = new Fuse(all, { keys: ['name'], threshold: NEAR }).search(text, { limit });
+      const known = new Set(found.map(({ id }) => id));
+      return [...found, ...near.map(({ item }) => item).filter(({ id }) => !known.has(id))].slice(
+        0,
+        limit,
+      );
+    },
 
     async get(id: string): Promise<Client | undefined> {
       const [row] = await db.select().from(clients).where(one(id));
@@ -72,6 +94,50 @@ export function clientsOf(db: Connection, workshopId: string) {
           ),
         );
       return row?.open ?? 0;
+    },
+
+    /**
+     * Two rows turned out to be one person: the rackets of `from` become those of `into`, and `from` goes out
+     * of the lists. Call it inside a transaction.
+     */
+    async merge(from: string, into: string): Promise<Saved> {
+      const kept = await this.get(into);
+      const gone = await this.get(from);
+      if (!kept || !gone || kept.removedAt || gone.removedAt || from === into) return 'gone';
+      await db
+        .update(rackets)
+        .set({ clientId: into, clientBeforeMerge: from, version: sql`${rackets.version} + 1` })
+        .where(and(eq(rackets.workshopId, workshopId), eq(rackets.clientId, from)));
+      await db
+        .update(clients)
+        .set({
+          mergedInto: into,
+          removedAt: new Date(),
+          version: sql`${clients.version} + 1`,
+        })
+        .where(one(from));
+      return 'saved';
+    },
+
+    /** Takes a merge back: everybody has their own rackets again. Call it inside a transaction. */
+    async unmerge(from: string): Promise<Saved> {
+      const gone = await this.get(from);
+      if (!gone?.mergedInto) return 'gone';
+      await db
+        .update(rackets)
+        .set({ clientId: from, clientBeforeMerge: null, version: sql`${rackets.version} + 1` })
+        .where(
+          and(
+            eq(rackets.workshopId, workshopId),
+            eq(rackets.clientId, gone.mergedInto),
+            eq(rackets.clientBeforeMerge, from),
+          ),
+        );
+      await db
+        .update(clients)
+        .set({ mergedInto: null, removedAt: null, version: sql`${clients.version} + 1` })
+        .where(one(from));
+      return 'saved';
     },
 
     async setRemoved(id: string, removed: boolean): Promise<void> {

@@ -8,7 +8,12 @@ export type Racket = typeof rackets.$inferSelect;
 export type RacketFacts = Pick<Racket, 'clientId' | 'frameId' | 'label' | 'mark' | 'notes'>;
 
 /** A racket with the names that it is known by. */
-export type KnownRacket = Racket & { readonly clientName: string; readonly frameName: string };
+export type KnownRacket = Racket & {
+  readonly clientName: string;
+  readonly frameName: string;
+  /** The open ticket that it is on, if any. */
+  readonly openNumber: number | null;
+};
 
 /** The rackets of one workshop's clients. */
 export function racketsOf(db: Connection, workshopId: string) {
@@ -20,6 +25,9 @@ export function racketsOf(db: Connection, workshopId: string) {
         racket: rackets,
         clientName: clients.name,
         frameName: sql<string>`coalesce(${frames.name}, ${rackets.label})`,
+        openNumber: sql<
+          number | null
+        >`(select max(${tickets.number}) from ${tickets} where ${tickets.racketId} = ${rackets.id} and ${tickets.closedAt} is null and ${tickets.removedAt} is null)`,
       })
       .from(rackets)
       .innerJoin(clients, eq(clients.id, rackets.clientId))

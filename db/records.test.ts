@@ -334,6 +334,43 @@ describe('closing a job', () => {
   });
 });
 
+describe('two rows that are one person', () => {
+  it('are merged with their rackets, and unmerged again', async () => {
+    const bench = await newWorkshop(db);
+    const [one, two] = [randomUUID(), randomUUID()];
+    const person = (name: string) => ({ name, contact: '', tensionUnit: null, notes: '' });
+    await bench.clients.add(person('Ada Skerry'), one);
+    await bench.clients.add(person('Ada Skery'), two);
+    const racket = (clientId: string, label: string) =>
+      bench.rackets.add({ clientId, frameId: null, label, mark: '', notes: '' });
+    await racket(one, 'A');
+    await racket(two, 'B');
+    const owned = async (id: string) =>
+      (await bench.rackets.ofClient(id)).map(({ label }) => label).sort();
+    expect((await bench.clients.findNear('Ada Skerri', 5)).map(({ name }) => name)).toEqual(
+      expect.arrayContaining(['Ada Skerry', 'Ada Skery']),
+    );
+    expect(await bench.clients.merge(two, one)).toBe('saved');
+    expect(await owned(one)).toEqual(['A', 'B']);
+    expect(await bench.clients.find('Skery')).toEqual([]);
+    expect(await bench.clients.merge(two, one)).toBe('gone');
+    await racket(one, 'C');
+    expect(await bench.clients.unmerge(two)).toBe('saved');
+    expect(await owned(one)).toEqual(['A', 'C']);
+    expect(await owned(two)).toEqual(['B']);
+    expect(await bench.clients.unmerge(two)).toBe('gone');
+  });
+
+  it('another workshop’s client is nobody to merge with', async () => {
+    const [here, there] = [await newWorkshop(db), await newWorkshop(db)];
+    const [one, two] = [randomUUID(), randomUUID()];
+    await here.clients.add({ name: 'A', contact: '', tensionUnit: null, notes: '' }, one);
+    await there.clients.add({ name: 'B', contact: '', tensionUnit: null, notes: '' }, two);
+    expect(await here.clients.merge(one, two)).toBe('gone');
+    expect(await there.clients.find('B')).toHaveLength(1);
+  });
+});
+
 describe('the demo', () => {
   it('fills an empty workshop once, and never one that is in use', async () => {
     await db.execute('truncate workshops cascade');

@@ -76,6 +76,8 @@ export const clients = pgTable(
     notes: text().notNull(),
     /** What they said of themselves; null until somebody has asked. */
     talk: jsonb().$type<Talk>(),
+    /** The client whom this one turned out to be; set when the two were merged, so that it can be undone. */
+    mergedInto: uuid(),
   },
   (t) => [unique().on(t.workshopId, t.id), index().on(t.workshopId, t.name)],
 );
@@ -175,6 +177,8 @@ export const rackets = pgTable(
   {
     ...ownedRow(),
     clientId: uuid().notNull(),
+    /** Whose it was before two clients were merged. */
+    clientBeforeMerge: uuid(),
     /** Null until the frame has been entered at the Frame station. */
     frameId: uuid(),
     /** What the client calls the frame, until it is in the library. */

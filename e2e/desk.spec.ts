@@ -29,7 +29,7 @@ test('a hybrid of the client’s gut and the shop’s monofilament: half of each
   await expect(page.getByRole('radio', { name: 'half a set each' })).toBeChecked();
   await expect(page.getByRole('radio', { name: 'one set' })).toHaveCount(0);
   await expect(fact(page, 'Stretch of the mains')).toContainText(
-    '5 %, usual for natural gut (from memory)',
+    /5\.\d %, natural gut of this thickness at this pull \(from memory\)/,
   );
   await page.getByRole('radio', { name: 'a reel' }).click();
   await expect(page.getByText('Off a reel each piece')).toBeVisible();

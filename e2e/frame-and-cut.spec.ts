@@ -150,7 +150,8 @@ test('a machine of its own reach changes the cut, and the work sheet says it', a
   await expect(fact(page, 'Cut mains')).toContainText(
     `${((before.mains ?? 0) + 0.28).toFixed(2)} m`,
   );
-  await expect(page.getByText('M1 to M8, right then left by turns; then C1 to C19')).toBeVisible();
+  // The order of the house, two ahead, as the bench has it.
+  await expect(page.getByText('M1R, M1L, M2R to M3R, M2L to M3L, M4R to M5R')).toBeVisible();
   await expect(page.getByText('Prepare before it is covered')).toBeVisible();
 });
 

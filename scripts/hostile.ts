@@ -166,6 +166,7 @@ function argumentsOf(action: string, { ids, tickets }: Target, chance: Chance): 
     requestKey: FORGED.replace('3', String(chance.below(10))),
     clientId: '',
     clientName: `Hostile ${chance.below(1_000_000)}`,
+    newClient: true,
     contact: '',
     racketId: '',
     frameId: '',

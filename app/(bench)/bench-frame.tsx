@@ -77,8 +77,8 @@ export function BenchFrame({
     };
   }, [inTurn, knotted, turns]);
   return (
-    <main className="bg-paper text-ink grid h-dvh grid-rows-[auto_1fr_auto] gap-2 px-6 py-3">
-      <header className="border-hair flex flex-wrap items-baseline gap-x-5 border-b pb-1">
+    <main className="bench-page bg-paper text-ink gap-1 px-3 py-2 sm:gap-2 sm:px-6 sm:py-3">
+      <header className="border-hair [&_a]:bench-target [&_button]:bench-target flex flex-wrap items-center gap-x-4 border-b">
         {title}
         <p className="figure text-xl">
           {done} of {steps.length}
@@ -88,13 +88,18 @@ export function BenchFrame({
           {lowLight ? 'Daylight' : 'Low light'}
         </button>
       </header>
-      <div className="grid min-h-0 gap-6 lg:grid-cols-[1.15fr_1fr]">
-        <section aria-label="Step" aria-live="polite" className="flex min-h-0 flex-col">
+      <div className="bench-body min-h-0 gap-6">
+        <section
+          aria-label="Step"
+          // What is below the fold can be read by keyboard too.
+          tabIndex={0}
+          className="flex min-h-0 min-w-0 flex-col overflow-y-auto"
+        >
           {children}
           <Balance strung={strung.filter(isMain)} />
         </section>
         {/* Keys belong to the steps here, so the drawing takes none. */}
-        <div inert className="min-h-0">
+        <div inert className="bench-drawing min-h-0">
           <Drawing
             bed={bed}
             path={shown}
@@ -104,7 +109,7 @@ export function BenchFrame({
           />
         </div>
       </div>
-      <footer className="flex items-center gap-4">{footer}</footer>
+      <footer className="bench-foot flex flex-wrap items-center gap-2 sm:gap-4">{footer}</footer>
     </main>
   );
 }
@@ -113,16 +118,24 @@ export function BenchFrame({
 export function BenchButton({
   main = false,
   className,
+  onClick,
   ...button
 }: { readonly main?: boolean } & React.ComponentProps<'button'>) {
   return (
     <button
       type="button"
       className={clsx(
-        'min-h-14 px-6 disabled:opacity-50',
-        main ? 'bg-ink text-paper grow text-2xl font-medium' : 'border-ink border text-xl',
+        'min-h-11 disabled:opacity-50',
+        main
+          ? 'bg-ink text-paper order-first grow basis-full px-6 py-2 text-2xl font-medium lg:order-none lg:min-h-14 lg:basis-auto'
+          : 'border-ink grow border px-3 text-lg sm:grow-0 sm:px-6 sm:text-xl lg:min-h-14',
         className,
       )}
+      onClick={(event) => {
+        // After a press with a finger the keys belong to the steps again; the keyboard stays where it is.
+        if (event.detail > 0) event.currentTarget.blur();
+        onClick?.(event);
+      }}
       {...button}
     />
   );
@@ -144,41 +157,47 @@ export function StepInHand({
 }) {
   return (
     <>
-      <p className="flex items-baseline gap-8">
+      <p className="flex flex-wrap items-baseline gap-x-4 sm:gap-x-8">
         {n !== undefined && (
           <span
             className={clsx(
               'figure leading-none',
-              small ? 'text-[9rem]' : 'text-[min(20vw,13rem)]',
+              small ? 'text-[min(20vw,18vh,9rem)]' : 'text-[min(28vw,26vh,13rem)]',
             )}
           >
             {inTensionUnit(n, unit)}
-            <span className="text-4xl"> {unit}</span>
+            <span className="text-[min(6vw,2.25rem)]"> {unit}</span>
           </span>
         )}
         {string !== undefined && (
-          <span className="figure text-6xl leading-none">
+          <span className="figure text-[min(12vw,9vh,3.75rem)] leading-none">
             {string}
             {at && (
-              <span className="text-soft block text-4xl">
-                {from && <span className="text-2xl">{placeName(from)} → </span>}
+              <span className="text-soft block text-[min(7vw,6vh,2.25rem)]">
+                {from && <span className="text-[0.65em]">{placeName(from)} → </span>}
                 {placeName(at)}
               </span>
             )}
           </span>
         )}
       </p>
-      <p className={clsx('mt-3 leading-snug font-medium', small ? 'text-3xl' : 'text-4xl')}>
+      <p
+        aria-live="polite"
+        className={clsx(
+          'mt-1 leading-snug font-medium lg:mt-3',
+          small ? 'text-[min(5.5vw,4.2vh,1.9rem)]' : 'text-[min(6vw,5vh,2.25rem)]',
+        )}
+      >
         {words}
       </p>
-      {hands && <p className="mt-1 text-2xl first-letter:uppercase">{hands}</p>}
+      {hands && <p className="bench-line mt-1 first-letter:uppercase">{hands}</p>}
       {why && <p className="text-soft mt-1 text-lg">{why}</p>}
       {notes.map((note) => (
-        <p key={note} className="border-ink mt-1 border-l-4 pl-3 text-2xl">
+        <p key={note} className="border-ink bench-line mt-1 border-l-4 pl-3">
           {note}
         </p>
       ))}
-      {caution && <p className="text-warn mt-1 text-2xl">{caution}</p>}
+      {caution && <p className="text-warn bench-line mt-1">{caution}</p>}
       {tips.length > 0 && <p className="mt-1 text-lg">{tips.join(' · ')}</p>}
     </>
   );

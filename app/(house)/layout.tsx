@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react';
 import { Toaster } from 'sonner';
 import { openWorkshop } from '@/db/workshop';
+import { FocusOnMove } from '@/ui/shell/focus-on-move';
 import { TopBar } from '@/ui/shell/top-bar';
 import { findAnything } from './find';
 
@@ -12,6 +13,7 @@ export default async function HouseLayout({ children }: { readonly children: Rea
   return (
     <>
       <TopBar workshop={workshop.name} find={findAnything.bind(null, workshop.id)} />
+      <FocusOnMove />
       {children}
       <Toaster
         position="bottom-center"

@@ -1,3 +1,4 @@
+import type { Metadata } from 'next';
 import Link from 'next/link';
 import { checkDue, checkWords } from '@/core/calibration';
 import { formatWall, wallTime } from '@/core/promise';
@@ -17,6 +18,8 @@ function waitingAt({ frameId, mainN, crossStart }: ListedTicket): string {
   if (!mainN) return 'Setup';
   return crossStart ? 'Pull' : 'Cut';
 }
+
+export const metadata: Metadata = { title: 'Today' };
 
 /** The open tickets in the order of their promises. */
 export default async function TodayPage() {

@@ -19,7 +19,9 @@ export function backupWords(
   const age = proven ? now.getTime() - Date.parse(proven.made) : Infinity;
   const notes = [
     failure === null ? undefined : `The latest try: ${failure}`,
-    second === null ? 'In one folder only: the README, under Your records, says how to name a second one' : undefined,
+    second === null
+      ? 'In one folder only: the README, under Your records, says how to name a second one'
+      : undefined,
     second !== null && secondFailure !== null
       ? `The copy to ${second} failed: ${secondFailure}`
       : undefined,

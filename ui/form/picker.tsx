@@ -60,19 +60,17 @@ export function Picker({
   const known = options.some((option) => option.text.toLowerCase() === typed.toLowerCase());
   const add: Pick | undefined =
     addText && typed && !known ? { id: ADD, text: addText(typed) } : undefined;
-  // What was typed as new comes first unless a name or a part of one begins with it, so that Enter
-  // and Tab take what the typist most likely means.
-  const begins = options.some((option) =>
-    ` ${option.text.toLowerCase()}`.includes(` ${typed.toLowerCase()}`),
-  );
-  const all = !add ? options : begins ? [...options, add] : [add, ...options];
+  // What is known comes first, and what is new is a choice of its own: a press or an Enter on it, never the
+  // Tab of somebody who types fast.
+  const all = add ? [...options, add] : options;
+  const tabbing = useRef(false);
   return (
     <Field className={clsx('min-w-0', className)}>
       <Label className="label block">{label}</Label>
       <Combobox<Pick | null>
         value={null}
         onChange={(pick) => {
-          if (!pick) return;
+          if (!pick || (pick.id === ADD && tabbing.current)) return;
           if (pick.id === ADD) onAdd?.(typed);
           else onPick(pick);
         }}
@@ -84,6 +82,9 @@ export function Picker({
           value={text}
           aria-invalid={problem !== undefined}
           onChange={(event) => onText(event.target.value)}
+          onKeyDown={({ key }) => {
+            tabbing.current = key === 'Tab';
+          }}
           className="border-edge bg-sheet aria-invalid:border-warn w-full border-0 border-b-2 px-2 py-1.5"
         />
         <ComboboxOptions

@@ -45,6 +45,18 @@ interface Options<V extends FieldValues> {
 const NO_ANSWER =
   'The workshop’s server does not answer. Nothing was saved, and what you typed is kept here: try again.';
 
+/** A press lasts about as long. */
+const PRESS_MS = 400;
+
+/** Puts the keyboard on the first field that has a sentence, whatever kind of field it is. */
+function focusFirstWrong(form: EventTarget | null | undefined): void {
+  // The sentences are drawn first.
+  requestAnimationFrame(() => {
+    const wrong = form instanceof HTMLFormElement && form.querySelector('[aria-invalid=true]');
+    if (wrong instanceof HTMLElement) wrong.focus();
+  });
+}
+
 interface Draft<V> {
   readonly values: V;
   /** What the form showed before anything was typed, and the version of it. */
@@ -94,6 +106,8 @@ export function useKeptForm<V extends FieldValues>({
     defaultValues: initial as DefaultValues<V>,
     resolver: zodResolver(schema as never) as unknown as Resolver<V>,
     mode: 'onTouched',
+    // A sentence that appears while a button is being pressed would move it away from under the finger.
+    delayError: PRESS_MS,
   });
   const { reset, subscribe, setError, handleSubmit } = form;
   const [notice, setNotice] = useState<string>();
@@ -128,7 +142,7 @@ export function useKeptForm<V extends FieldValues>({
     reset(initial);
   }, [key, reset, initial]);
 
-  const deliver = async () => {
+  const deliver = async (sent: EventTarget | null | undefined) => {
     setSending(true);
     setNotice(undefined);
     try {
@@ -142,9 +156,9 @@ export function useKeptForm<V extends FieldValues>({
         router.refresh();
       } else {
         setNotice(answer.notice);
-        Object.entries(answer.problems ?? {}).forEach(([field, message], i) =>
-          setError(field as Path<V>, { message }, { shouldFocus: i === 0 }),
-        );
+        for (const [field, message] of Object.entries(answer.problems ?? {}))
+          setError(field as Path<V>, { message });
+        focusFirstWrong(sent);
       }
     } catch {
       setNotice(NO_ANSWER);
@@ -158,7 +172,11 @@ export function useKeptForm<V extends FieldValues>({
     // A state would come too late for the second half of a double click.
     if (busy.current) return;
     busy.current = true;
-    await handleSubmit(deliver)(event).finally(() => {
+    const sent = event?.currentTarget as EventTarget | null | undefined;
+    await handleSubmit(
+      () => deliver(sent),
+      () => focusFirstWrong(sent),
+    )(event).finally(() => {
       busy.current = false;
     });
   };

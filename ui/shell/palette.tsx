@@ -9,7 +9,7 @@ import {
   DialogPanel,
 } from '@headlessui/react';
 import { useRouter } from 'next/navigation';
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 
 export interface Finding {
   readonly href: string;
@@ -38,53 +38,87 @@ interface PaletteProps {
   readonly find: (text: string) => Promise<readonly Finding[]>;
 }
 
-/** Finds anything by a few letters, from anywhere. */
+/** What is known of a text: nothing yet, what was found, or that the server did not answer. */
+interface Answer {
+  readonly to: string;
+  readonly found: readonly Finding[];
+  readonly lost: boolean;
+}
+
+const NOTHING: Answer = { to: '', found: [], lost: false };
+
+/** Finds anything by a few letters, from anywhere. Enter waits for the answer to what stands in the field. */
 export function Palette({ open, close, find }: PaletteProps) {
   const router = useRouter();
   const [typed, setTyped] = useState('');
-  const [found, setFound] = useState<readonly Finding[]>([]);
+  const [answer, setAnswer] = useState<Answer>(NOTHING);
+  /** Enter was pressed before the answer came. */
+  const entered = useRef(false);
+  const asked = typed.trim();
+  const waits = asked !== '' && answer.to !== asked;
+  const found = waits ? [] : answer.found;
+  const actions = ACTIONS.filter(({ text }) => text.toLowerCase().includes(asked.toLowerCase()));
+  const all = [...found, ...actions];
+
+  const leave = () => {
+    entered.current = false;
+    setTyped('');
+    setAnswer(NOTHING);
+    close();
+  };
+  const go = (finding: Finding | undefined) => {
+    if (!finding) return;
+    leave();
+    router.push(finding.href);
+  };
 
   useEffect(() => {
+    if (asked === '') return;
     let current = true;
     const timer = setTimeout(async () => {
-      const findings = typed.trim() ? await find(typed).catch(() => []) : [];
-      if (current) setFound(findings);
+      const next = await find(asked).then(
+        (findings): Answer => ({ to: asked, found: findings, lost: false }),
+        (): Answer => ({ to: asked, found: [], lost: true }),
+      );
+      if (current) setAnswer(next);
     }, 100);
     return () => {
       current = false;
       clearTimeout(timer);
     };
-  }, [typed, find]);
+  }, [asked, find]);
 
-  const actions = ACTIONS.filter(({ text }) =>
-    text.toLowerCase().includes(typed.trim().toLowerCase()),
-  );
-  const all = [...found, ...actions];
-  const leave = () => {
-    setTyped('');
-    close();
-  };
+  // What was asked for by an Enter that came too early.
+  useEffect(() => {
+    if (waits || !entered.current) return;
+    entered.current = false;
+    go([...answer.found, ...actions][0]);
+    // Only the answer decides when.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [waits, answer]);
 
   return (
     <Dialog open={open} onClose={leave} className="relative z-30">
       <div className="bg-ink/30 fixed inset-0" aria-hidden />
       <div className="fixed inset-0 flex items-start justify-center p-4 pt-24">
         <DialogPanel className="border-ink bg-sheet w-full max-w-xl border">
-          <Combobox<Finding | null>
-            value={null}
-            onChange={(finding) => {
-              if (!finding) return;
-              leave();
-              router.push(finding.href);
-            }}
-          >
+          <Combobox<Finding | null> value={null} onChange={(finding) => go(finding ?? undefined)}>
             <ComboboxInput
               autoFocus
               aria-label="Find a client, racket, job, frame, string or action"
               placeholder="A name, a number or what to do"
               className="border-edge bg-sheet w-full border-b px-4 py-3 text-lg focus:outline-none"
               value={typed}
-              onChange={(event) => setTyped(event.target.value)}
+              onChange={(event) => {
+                entered.current = false;
+                setTyped(event.target.value);
+              }}
+              onKeyDown={(event) => {
+                if (event.key !== 'Enter' || !waits) return;
+                // The hit of another text must not be opened: Enter waits.
+                event.preventDefault();
+                entered.current = true;
+              }}
             />
             <ComboboxOptions static className="max-h-96 overflow-auto py-1">
               {all.map((finding) => (
@@ -98,7 +132,15 @@ export function Palette({ open, close, find }: PaletteProps) {
                 </ComboboxOption>
               ))}
             </ComboboxOptions>
-            {all.length === 0 && <p className="text-soft px-4 py-3">Nothing goes by that.</p>}
+            {waits ? (
+              <p className="text-soft px-4 py-3">Looking …</p>
+            ) : answer.lost && asked !== '' ? (
+              <p role="alert" className="text-warn px-4 py-3">
+                The workshop’s server does not answer: only actions are found just now.
+              </p>
+            ) : (
+              all.length === 0 && <p className="text-soft px-4 py-3">Nothing goes by that.</p>
+            )}
           </Combobox>
         </DialogPanel>
       </div>

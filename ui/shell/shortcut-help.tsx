@@ -1,6 +1,10 @@
 'use client';
 
 import { Dialog, DialogPanel, DialogTitle } from '@headlessui/react';
+import { useState } from 'react';
+import { Tick } from '../form/choice';
+import { areSingleKeysOn, turnSingleKeys } from '../single-keys';
+import { useAwake } from '../use-awake';
 
 const KEYS = [
   ['n', 'take a racket in'],
@@ -18,6 +22,9 @@ export function ShortcutHelp({
   readonly open: boolean;
   readonly close: () => void;
 }) {
+  const awake = useAwake();
+  const [chosen, setOn] = useState<boolean>();
+  const on = chosen ?? (awake && areSingleKeysOn());
   return (
     <Dialog open={open} onClose={close} className="relative z-30">
       <div className="bg-ink/30 fixed inset-0" aria-hidden />
@@ -32,6 +39,15 @@ export function ShortcutHelp({
               </div>
             ))}
           </dl>
+          <Tick
+            className="mt-4"
+            label="Single letters work as keys on this device"
+            checked={on}
+            onChange={(wanted) => {
+              turnSingleKeys(wanted);
+              setOn(wanted);
+            }}
+          />
           <button type="button" onClick={close} className="mt-4 underline">
             Close
           </button>

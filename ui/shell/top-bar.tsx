@@ -3,6 +3,7 @@
 import Link from 'next/link';
 import { usePathname, useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
+import { areSingleKeysOn, takesKeys } from '../single-keys';
 import { useAwake } from '../use-awake';
 import { Palette, type Finding } from './palette';
 import { ShortcutHelp } from './shortcut-help';
@@ -22,9 +23,6 @@ interface TopBarProps {
   readonly find: (text: string) => Promise<readonly Finding[]>;
 }
 
-const isTyping = (target: EventTarget | null): boolean =>
-  target instanceof HTMLElement && target.closest('input, textarea, [contenteditable]') !== null;
-
 /** Where one is, where one can go, and the keys that work everywhere. */
 export function TopBar({ workshop, find }: TopBarProps) {
   const here = usePathname();
@@ -39,7 +37,8 @@ export function TopBar({ workshop, find }: TopBarProps) {
         setOpen('palette');
         return;
       }
-      if (event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target)) return;
+      if (event.ctrlKey || event.metaKey || event.altKey) return;
+      if (takesKeys(event.target) || !areSingleKeysOn()) return;
       if (event.key === 'n') {
         event.preventDefault();
         router.push('/take-in');

@@ -2,6 +2,8 @@
 
 import { action, entryOf, rowId, rowVersion } from '@/app/action';
 import { answerTo, misread, refused, said } from '@/app/answers';
+import { searchIn } from '@/app/search-text';
+import type { Pick } from '@/ui/form/picker';
 import { clientEntrySchema, type ClientEntry } from './client-entry';
 
 const entry = entryOf<ClientEntry>();
@@ -32,3 +34,28 @@ export const removeClient = action(said, [rowId], async ({ clients }, clientId) 
 export const restoreClient = action(said, [rowId], async ({ clients }, clientId) => {
   await clients.setRemoved(clientId, false);
 });
+
+/** This client and `into` are one person; the rackets go over, and this one out of the lists. */
+export const mergeClient = action(said, [rowId, rowId], async ({ together }, from, into) => {
+  const saved = await together(({ clients }) => clients.merge(from, into));
+  if (saved === 'gone') return 'One of the two was removed meanwhile. Nothing was merged.';
+});
+
+export const unmergeClient = action(said, [rowId], async ({ together }, from) => {
+  const saved = await together(({ clients }) => clients.unmerge(from));
+  if (saved === 'gone') return 'This was undone already.';
+});
+
+/** Clients by a few letters, and those whose names are near. */
+export const nearClients = action(
+  (): readonly Pick[] => [],
+  [searchIn],
+  async ({ clients }, text) =>
+    text.length < 3
+      ? []
+      : (await clients.findNear(text, 6)).map(({ id, name, contact }) => ({
+          id,
+          text: name,
+          detail: contact,
+        })),
+);

@@ -1,7 +1,11 @@
 'use client';
 
 import { ChoiceField } from '@/ui/form/bound';
+import Link from 'next/link';
+import { useWatch } from 'react-hook-form';
 import { toast } from 'sonner';
+import type { Pick } from '@/ui/form/picker';
+import { useFound } from '@/ui/form/use-found';
 import { NoteField, TextField } from '@/ui/form/field';
 import { FormFoot } from '@/ui/form/form-foot';
 import { KeptForm } from '@/ui/form/kept-form';
@@ -16,7 +20,11 @@ interface ClientFormProps {
   readonly initial: ClientEntry;
   readonly save: (entry: ClientEntry) => Promise<FormAnswer>;
   readonly action: string;
+  /** For a new client: who is here already under a near name. */
+  readonly near?: (typed: string) => Promise<readonly Pick[]>;
 }
+
+const NOBODY = async (): Promise<readonly Pick[]> => [];
 
 const UNITS = [
   { value: 'house', text: 'as the workshop' },
@@ -24,7 +32,14 @@ const UNITS = [
   { value: 'lb', text: 'lb' },
 ] as const;
 
-export function ClientForm({ name, version, initial, save, action }: ClientFormProps) {
+export function ClientForm({
+  name,
+  version,
+  initial,
+  save,
+  action,
+  near = NOBODY,
+}: ClientFormProps) {
   const form = useKeptForm<ClientEntry>({
     name,
     version,
@@ -33,9 +48,27 @@ export function ClientForm({ name, version, initial, save, action }: ClientFormP
     save,
     saved: () => toast('The client is saved.'),
   });
+  const typed = useWatch({ control: form.control, name: 'name' }).trim();
+  const known = useFound(() => near(typed), typed, 150);
   return (
     <KeptForm form={form} className="grid max-w-xl gap-4">
-      <TextField label="Name" {...form.field('name')} />
+      <div>
+        <TextField label="Name" {...form.field('name')} />
+        {known.length > 0 && (
+          <p role="status" className="label mt-1">
+            Here already:{' '}
+            {known.map(({ id, text, detail }, i) => (
+              <span key={id}>
+                {i > 0 && ', '}
+                <Link href={`/clients/${id}`} className="underline">
+                  {text}
+                </Link>
+                {detail && ` (${detail})`}
+              </span>
+            ))}
+          </p>
+        )}
+      </div>
       <TextField
         label="How to reach them"
         hint="Telephone or mail, as they gave it."

@@ -15,13 +15,15 @@ import { askedEntrySchema, takeInSchema, type AskedEntry, type TakeInEntry } fro
 const MOST_FOUND = 8;
 
 /** A client as the counter finds them, with their rackets, the one that was here last first. */
-export type FoundClient = Pick & { readonly rackets: readonly Pick[] };
+export type FoundClient = Pick & { readonly rackets: readonly FoundRacket[] };
+/** A racket, with the number of the open ticket that it is on. */
+export type FoundRacket = Pick & { readonly openNumber: number | undefined };
 
 const nobody = (): readonly FoundClient[] => [];
-const none = (): readonly Pick[] => [];
+const none = (): readonly FoundRacket[] => [];
 
 export const findClients = action(nobody, [searchIn], async ({ clients, rackets }, text) => {
-  const found = await clients.find(text, MOST_FOUND);
+  const found = await clients.findNear(text, MOST_FOUND);
   return Promise.all(
     found.map(async ({ id, name, contact }) => ({
       id,
@@ -36,8 +38,13 @@ export const racketsOfClient = action(none, [rowId], async ({ rackets }, clientI
   picksOf(await rackets.ofClient(clientId)),
 );
 
-const picksOf = (rackets: readonly KnownRacket[]): readonly Pick[] =>
-  rackets.map(({ id, frameName, mark }) => ({ id, text: frameName, detail: mark }));
+const picksOf = (rackets: readonly KnownRacket[]): readonly FoundRacket[] =>
+  rackets.map(({ id, frameName, mark, openNumber }) => ({
+    id,
+    text: frameName,
+    detail: openNumber === null ? mark : `${mark && `${mark}, `}on ticket ${openNumber}`,
+    openNumber: openNumber ?? undefined,
+  }));
 
 type TakeIn = z.output<ReturnType<typeof takeInSchema>>;
 
@@ -77,6 +84,12 @@ async function racketFor(
 ): Promise<string> {
   if (entry.racketId) {
     const racket = await rackets.get(entry.racketId);
+    if (racket && racket.openNumber !== null)
+      throw new Undone(
+        refused(
+          `This racket is on ticket ${racket.openNumber} already, so it was not taken in twice. Open that ticket, or choose another racket.`,
+        ),
+      );
     if (racket && !racket.removedAt && racket.clientId === clientId) return racket.id;
     throw new Undone({
       ok: false,

@@ -45,6 +45,7 @@ export default async function TakeInPage({ searchParams }: PageProps<'/take-in'>
     requestKey: randomUUID(),
     clientId: '',
     clientName: '',
+    newClient: false,
     contact: '',
     racketId: '',
     frameId: '',

@@ -23,6 +23,8 @@ export const takeInSchema = (now: WallTime) =>
       requestKey: z.uuid(),
       clientId: idOrNone,
       clientName: textIn,
+      /** Somebody said that this client is new; a name alone is no client yet. */
+      newClient: z.boolean(),
       contact: lineText('the contact'),
       racketId: idOrNone,
       frameId: idOrNone,
@@ -37,6 +39,11 @@ export const takeInSchema = (now: WallTime) =>
         context.addIssue({ code: 'custom', path: [path], message });
       if (!entry.clientId && entry.clientName.trim() === '')
         add('clientName', 'Whose racket is it? Type a few letters of the name, or a new name.');
+      else if (!entry.clientId && !entry.newClient)
+        add(
+          'clientName',
+          `Nobody is chosen yet: take one from the list, or “New client: ${entry.clientName.trim().slice(0, 40)}” at its end.`,
+        );
       if (entry.clientName.length > 120)
         add('clientName', 'Keep the client’s name under 120 letters.');
       if (!entry.racketId && !entry.frameId && entry.frameLabel.trim() === '')

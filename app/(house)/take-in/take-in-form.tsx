@@ -1,6 +1,7 @@
 'use client';
 
-import { useEffect, useMemo, useState } from 'react';
+import Link from 'next/link';
+import { useMemo } from 'react';
 import { useWatch } from 'react-hook-form';
 import { formatWall, parsePromise, type WallTime } from '@/core/promise';
 import { Choice } from '@/ui/form/choice';
@@ -8,6 +9,7 @@ import { NoteField, TextField } from '@/ui/form/field';
 import { FormFoot } from '@/ui/form/form-foot';
 import { KeptForm } from '@/ui/form/kept-form';
 import { Picker, type Pick } from '@/ui/form/picker';
+import { useFound } from '@/ui/form/use-found';
 import { useKeptForm } from '@/ui/form/use-kept-form';
 import { findClients, racketsOfClient, takeIn } from './actions';
 import { takeInSchema, type TakeInEntry } from './take-in-entry';
@@ -21,25 +23,6 @@ interface TakeInFormProps {
 }
 
 const NEW_RACKET = 'new';
-
-/** What the server finds for `ask`, a moment after the typing stops; the last answer stays meanwhile. */
-function useFound<T>(ask: () => Promise<readonly T[]>, key: string, delay: number): readonly T[] {
-  const [found, setFound] = useState<readonly T[]>([]);
-  useEffect(() => {
-    let current = true;
-    const timer = setTimeout(async () => {
-      const answer = await ask().catch(() => []);
-      if (current) setFound(answer);
-    }, delay);
-    return () => {
-      current = false;
-      clearTimeout(timer);
-    };
-    // `ask` is made anew at each rendering; `key` says when it asks for something else.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [key, delay]);
-  return found;
-}
 
 export function promiseHint(text: string, now: WallTime): string {
   const promise = parsePromise(text, now);
@@ -55,9 +38,9 @@ export function TakeInForm({ name, workshopId, initial, frames, now }: TakeInFor
     save: (entry) => takeIn(workshopId, entry),
   });
   const { control, setValue, formState } = form;
-  const [clientId, clientName, racketId, frameId, frameLabel, promised] = useWatch({
+  const [clientId, clientName, newClient, racketId, frameId, frameLabel, promised] = useWatch({
     control,
-    name: ['clientId', 'clientName', 'racketId', 'frameId', 'frameLabel', 'promised'],
+    name: ['clientId', 'clientName', 'newClient', 'racketId', 'frameId', 'frameLabel', 'promised'],
   });
   const problem = (field: keyof TakeInEntry) => formState.errors[field]?.message;
   const set = (values: Partial<TakeInEntry>) => {
@@ -75,6 +58,7 @@ export function TakeInForm({ name, workshopId, initial, frames, now }: TakeInFor
     0,
   );
   const rackets = clients.find(({ id }) => id === clientId)?.rackets ?? asked;
+  const openNumber = rackets.find(({ id }) => id === racketId)?.openNumber;
   const foundFrames = frames
     .filter(({ text }) => text.toLowerCase().includes(frameLabel.trim().toLowerCase()))
     .slice(0, 12);
@@ -88,25 +72,34 @@ export function TakeInForm({ name, workshopId, initial, frames, now }: TakeInFor
         className="col-span-2 sm:col-span-1"
         options={clients}
         text={clientName}
-        onText={(text) => set({ clientName: text, clientId: '', racketId: '' })}
+        onText={(text) => set({ clientName: text, clientId: '', newClient: false, racketId: '' })}
         onPick={({ id, text }) =>
           set({
             clientId: id,
             clientName: text,
+            newClient: false,
             racketId: clients.find((client) => client.id === id)?.rackets[0]?.id ?? '',
           })
         }
         addText={(typed) => `New client: ${typed}`}
-        onAdd={(typed) => set({ clientId: '', clientName: typed, racketId: '' })}
+        onAdd={(typed) => set({ clientId: '', clientName: typed, newClient: true, racketId: '' })}
         problem={problem('clientName')}
         hint={
           clientId
             ? 'Known here.'
-            : clientName.trim()
+            : newClient
               ? 'New: they are added with this ticket.'
               : 'A few letters of the name or number.'
         }
       />
+      {openNumber !== undefined && (
+        <p role="alert" className="text-warn col-span-2 font-medium">
+          This racket is on ticket {openNumber} already.{' '}
+          <Link href={`/tickets/${openNumber}`} className="underline">
+            Open that ticket
+          </Link>
+        </p>
+      )}
       {!clientId && (
         <TextField
           label="How to reach them"

@@ -172,24 +172,26 @@ export function BenchView(props: BenchViewProps) {
     >
       {bench.setAside.length > 0 && <SetAside events={bench.setAside} forget={bench.forgetAside} />}
       {log.plan !== undefined && log.plan !== plan && (
-        <p className="text-warn text-xl">
+        <p className="text-warn bench-notice">
           The plan was changed after the last step. Check that step {done} is where the bench
           stands; ← and → go there.
         </p>
       )}
       {bench.others && (
-        <p className="text-warn text-xl">
+        <p className="text-warn bench-notice">
           Another bench is at work on this job. Both show the same step; agree on who pulls.
         </p>
       )}
       {log.paused ? (
-        <p className="figure text-8xl">Paused</p>
+        <p className="figure text-[min(18vw,16vh,6rem)]">Paused</p>
       ) : wayOut ? (
         <WayOutView way={wayOut} unit={unit} />
       ) : step ? (
         <StepInHand step={step} hands={handWords(steps, done)} unit={unit} small={byHead} />
       ) : (
-        <p className="figure text-7xl leading-tight">All is done. Hand it over.</p>
+        <p className="figure text-[min(14vw,13vh,4.5rem)] leading-tight">
+          All is done. Hand it over.
+        </p>
       )}
       {!log.paused && !wayOut && machine && setN !== undefined && pullN !== undefined && (
         <HeadPanel
@@ -208,7 +210,7 @@ export function BenchView(props: BenchViewProps) {
       )}
       <div className="mt-auto pt-2">
         {soon && (
-          <p className="text-xl" role="note">
+          <p className="bench-line" role="note">
             <span className="label">Covered next </span>
             {soon.step.at && <span className="figure">{placeName(soon.step.at)}</span>}
             {soon.inSteps === 0
@@ -216,7 +218,7 @@ export function BenchView(props: BenchViewProps) {
               : `, in ${soon.inSteps} ${soon.inSteps === 1 ? 'step' : 'steps'}`}
           </p>
         )}
-        <p className={clsx('text-soft text-xl', !next && 'invisible')}>
+        <p className={clsx('text-soft bench-line', !next && 'invisible')}>
           {next
             ? `Then: ${next.words}${next.n === undefined ? '' : ` (${formatTension(next.n, unit)})`}`
             : '–'}
@@ -252,8 +254,8 @@ function SetAside({
   readonly forget: () => void;
 }) {
   return (
-    <details className="text-warn">
-      <summary className="cursor-pointer text-xl">
+    <details className="text-warn bench-notice">
+      <summary className="cursor-pointer">
         {events.length === 1 ? 'One event is' : `${events.length} events are`} set aside: the rest
         goes on
       </summary>

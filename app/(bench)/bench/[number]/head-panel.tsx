@@ -49,10 +49,13 @@ export function HeadPanel({
   const corrected = Math.abs(setN - askedN) > 0.005 * askedN;
   const share = Math.max(0, Math.min(1.1, head.readingN / setN));
   return (
-    <section aria-label="Tension head" className="border-hair mt-3 border-t pt-2 text-xl">
+    <section
+      aria-label="Tension head"
+      className="border-hair mt-2 border-t pt-1 text-lg lg:text-xl"
+    >
       {head.link === 'linked' && !byHand && (
         <div className="flex items-center gap-4">
-          <span className="figure w-36 text-5xl tabular-nums">
+          <span aria-live="off" className="figure w-28 text-4xl tabular-nums lg:w-36 lg:text-5xl">
             {tenth(head.readingN * machine.pulls)}
           </span>
           <svg viewBox="0 0 220 22" className="h-6 grow" preserveAspectRatio="none" aria-hidden>
@@ -64,7 +67,7 @@ export function HeadPanel({
             />
             <path d="M200 0V22" className="stroke-ink" strokeWidth={2} />
           </svg>
-          <span className="w-44">
+          <span role="status" className="w-36 lg:w-44">
             {
               {
                 rest: 'at rest',

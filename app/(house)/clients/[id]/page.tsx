@@ -1,3 +1,4 @@
+import type { Metadata } from 'next';
 import Link from 'next/link';
 import { notFound } from 'next/navigation';
 import { routeId } from '@/app/route-id';
@@ -5,9 +6,17 @@ import { openWorkshop } from '@/db/workshop';
 import { RowLink, Table } from '@/ui/list-page';
 import { RemoveButton } from '@/ui/remove-button';
 import { RemovedNotice } from '@/ui/removed-notice';
-import { changeClient, removeClient, restoreClient } from '../actions';
+import { changeClient, mergeClient, removeClient, restoreClient, unmergeClient } from '../actions';
 import { clientEntryOf } from '../client-entry';
 import { ClientForm } from '../client-form';
+import { MergeClient } from '../merge-client';
+
+/** The tab says whose page it is. */
+export async function generateMetadata({ params }: PageProps<'/clients/[id]'>): Promise<Metadata> {
+  const { clients } = await openWorkshop();
+  const found = await clients.get(routeId((await params).id));
+  return { title: found?.name ?? 'Nothing' };
+}
 
 export default async function ClientPage({ params }: PageProps<'/clients/[id]'>) {
   const id = routeId((await params).id);
@@ -29,6 +38,16 @@ export default async function ClientPage({ params }: PageProps<'/clients/[id]'>)
           save={changeClient.bind(null, workshop.id, id, client.version)}
           action="Save the client"
         />
+        {!client.removedAt && (
+          <MergeClient
+            name={client.name}
+            others={(await clients.find('')).flatMap(({ id: other, name, contact }) =>
+              other === id ? [] : [{ id: other, text: name, detail: contact }],
+            )}
+            merge={mergeClient.bind(null, workshop.id, id)}
+            unmerge={unmergeClient.bind(null, workshop.id, id)}
+          />
+        )}
         {!client.removedAt && (
           <p className="mt-8">
             <RemoveButton

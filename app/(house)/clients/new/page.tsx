@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { Metadata } from 'next';
 import { openWorkshop } from '@/db/workshop';
-import { addClient } from '../actions';
+import { addClient, nearClients } from '../actions';
 import { emptyClientEntry } from '../client-entry';
 import { ClientForm } from '../client-form';
 
@@ -17,6 +17,7 @@ export default async function NewClientPage() {
         initial={emptyClientEntry}
         save={addClient.bind(null, workshop.id, randomUUID())}
         action="Keep this client"
+        near={nearClients.bind(null, workshop.id)}
       />
     </main>
   );

@@ -1,3 +1,4 @@
+import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { routeId } from '@/app/route-id';
 import { openWorkshop } from '@/db/workshop';
@@ -6,6 +7,13 @@ import { RemovedNotice } from '@/ui/removed-notice';
 import { changeFrame, removeFrame, restoreFrame } from '../actions';
 import { frameEntryOf } from '../frame-entry';
 import { FrameForm } from '../frame-form';
+
+/** The tab says whose page it is. */
+export async function generateMetadata({ params }: PageProps<'/frames/[id]'>): Promise<Metadata> {
+  const { frames } = await openWorkshop();
+  const found = await frames.get(routeId((await params).id));
+  return { title: found?.name ?? 'Nothing' };
+}
 
 export default async function FramePage({ params }: PageProps<'/frames/[id]'>) {
   const id = routeId((await params).id);

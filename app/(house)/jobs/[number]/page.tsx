@@ -1,3 +1,4 @@
+import type { Metadata } from 'next';
 import Link from 'next/link';
 import { notFound } from 'next/navigation';
 import { routeNumber } from '@/app/route-id';
@@ -23,6 +24,12 @@ import { crossWay, knotCount, knotWords, lengthWords, mainsWay, skipWords } from
 import { openWorkshop } from '@/db/workshop';
 import { StrungBed } from '@/ui/bed/strung-bed';
 import { Fact, Facts } from '@/ui/facts';
+
+export async function generateMetadata({ params }: PageProps<'/jobs/[number]'>): Promise<Metadata> {
+  const { tickets } = await openWorkshop();
+  const ticket = await tickets.get(routeNumber((await params).number));
+  return { title: ticket?.record ? `Job ${ticket.number}, ${ticket.record.client}` : 'Nothing' };
+}
 
 /** A job as it was done. Everything here comes from its own record, none of it from the library. */
 export default async function JobPage({ params }: PageProps<'/jobs/[number]'>) {
@@ -75,7 +82,7 @@ export default async function JobPage({ params }: PageProps<'/jobs/[number]'>) {
             {formatTicket(setup)}
           </Fact>
           <Fact
-            name="Paid"
+            name="Price"
             figure
             note={`labour ${money(ticket.labourMinor)}, string ${money(ticket.stringMinor)}`}
           >

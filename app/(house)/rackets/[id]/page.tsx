@@ -1,3 +1,4 @@
+import type { Metadata } from 'next';
 import Link from 'next/link';
 import { notFound } from 'next/navigation';
 import { routeId } from '@/app/route-id';
@@ -12,6 +13,13 @@ import { RemovedNotice } from '@/ui/removed-notice';
 import { changeRacket, removeRacket, restoreRacket } from '../actions';
 import { RacketForm } from '../racket-form';
 import { strungBefore } from '../strung-before';
+
+/** The tab says which racket, and whose. */
+export async function generateMetadata({ params }: PageProps<'/rackets/[id]'>): Promise<Metadata> {
+  const { rackets } = await openWorkshop();
+  const found = await rackets.get(routeId((await params).id));
+  return { title: found ? `${found.frameName}, ${found.clientName}` : 'Nothing' };
+}
 
 export default async function RacketPage({ params }: PageProps<'/rackets/[id]'>) {
   const id = routeId((await params).id);

@@ -1,3 +1,4 @@
+import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { routeId } from '@/app/route-id';
 import { openWorkshop } from '@/db/workshop';
@@ -6,6 +7,13 @@ import { RemovedNotice } from '@/ui/removed-notice';
 import { changeString, removeString, restoreString } from '../actions';
 import { stringEntryOf } from '@/core/string-facts';
 import { StringForm } from '../string-form';
+
+/** The tab says whose page it is. */
+export async function generateMetadata({ params }: PageProps<'/strings/[id]'>): Promise<Metadata> {
+  const { strings } = await openWorkshop();
+  const found = await strings.get(routeId((await params).id));
+  return { title: found?.name ?? 'Nothing' };
+}
 
 export default async function StringPage({ params }: PageProps<'/strings/[id]'>) {
   const id = routeId((await params).id);

@@ -1,4 +1,5 @@
 import type { Metadata } from 'next';
+import { countWords } from '@/core/wording';
 import Link from 'next/link';
 import { checkDue, checkWords } from '@/core/calibration';
 import { wallTime } from '@/core/promise';
@@ -41,7 +42,7 @@ export default async function MachinesPage() {
               {caution ? (
                 <span className="text-warn">{caution}</span>
               ) : (
-                <span className="text-soft">next check in {inDays} days</span>
+                <span className="text-soft">next check in {countWords(inDays ?? 0, 'day')}</span>
               )}
             </li>
           );

@@ -5,6 +5,9 @@ import { Waits } from '../waits';
 import { saveCut } from './actions';
 import { remnantText } from './cut-entry';
 import { CutForm } from './cut-form';
+import { stationTitle } from '../station-title';
+
+export const generateMetadata = stationTitle('Cut');
 
 export default async function CutStation({ params }: PageProps<'/tickets/[number]/cut'>) {
   const open = await openTicket((await params).number);

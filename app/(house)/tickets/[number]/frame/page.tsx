@@ -11,6 +11,9 @@ import { LookChart } from '@/ui/frame/look-chart';
 import { Proposals } from '@/ui/frame/proposals';
 import { openTicket } from '../ticket';
 import { FromLibrary } from './from-library';
+import { stationTitle } from '../station-title';
+
+export const generateMetadata = stationTitle('Frame');
 
 /** Shows the frame of the racket; `?edit` opens its form, and a racket without a frame gets an empty one. */
 export default async function FrameStation({

@@ -9,6 +9,7 @@ import { openTicket, plannedCut, type OpenTicket } from '../ticket';
 import { Waits } from '../waits';
 import { closeJob } from './actions';
 import { HandOverForm } from './hand-over-form';
+import { stationTitle } from '../station-title';
 
 const SUPPLY_WORDS = {
   none: 'A set, or half of each in a hybrid.',
@@ -23,6 +24,8 @@ function missingAtTheBench({ stepsDone, stepsInAll, strungWhole }: OpenTicket): 
     return 'Nothing was kept at the bench. The record will say so: no time, no pulls.';
   return `Only ${stepsDone} of ${stepsInAll} steps are kept at the bench. Is it strung to the last knot? The record will list what was kept, and call the rest not kept at the bench.`;
 }
+
+export const generateMetadata = stationTitle('Hand over');
 
 export default async function HandOverStation({
   params,

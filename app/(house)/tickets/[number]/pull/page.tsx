@@ -11,6 +11,7 @@ import { Cautions } from '@/ui/cautions';
 import { Fact, Facts } from '@/ui/facts';
 import { houseOf, openTicket, sequenceOf } from '../ticket';
 import { Waits } from '../waits';
+import { stationTitle } from '../station-title';
 
 const AHEAD = ['one', 'two', 'three', 'three then six'] as const;
 
@@ -27,6 +28,8 @@ function otherPull(
   const same = formatTicket({ mainN: as(mainN), crossN: as(crossN), unit });
   return `${name} pulls with ${pull === 'lock-out' ? 'a lock-out' : 'a constant pull'}; the figures of the house are for ${house.benchPull === 'lock-out' ? 'a lock-out' : 'a constant pull'}. For the same bed it would be ${same} (${house.lockOutMeasured ? 'by your own measurement' : 'from memory'}). Setup decides.`;
 }
+
+export const generateMetadata = stationTitle('Pull');
 
 /** What awaits at the bench, and the way there. */
 export default async function PullStation({ params }: PageProps<'/tickets/[number]/pull'>) {

@@ -9,6 +9,7 @@ import { saveSetup } from './actions';
 import type { SetupEntry } from './setup-entry';
 import { SetupForm } from './setup-form';
 import { talkEntryOf } from './talk-entry';
+import { stationTitle } from '../station-title';
 
 /** What was said at this ticket, else what the client and the racket are remembered by. */
 async function talkOn({ ticket, client }: OpenTicket): Promise<Talk> {
@@ -53,6 +54,8 @@ function entryOf({ ticket, setup }: OpenTicket, talk: Talk): SetupEntry {
     tension: asAdvised ? '' : formatTicket(tension),
   };
 }
+
+export const generateMetadata = stationTitle('Setup');
 
 export default async function SetupStation({ params }: PageProps<'/tickets/[number]/setup'>) {
   const open = await openTicket((await params).number);

@@ -2,6 +2,9 @@ import { changeAsked } from '@/app/(house)/take-in/actions';
 import { AskedForm } from '@/app/(house)/take-in/asked-form';
 import { Fact, Facts } from '@/ui/facts';
 import { openTicket } from '../ticket';
+import { stationTitle } from '../station-title';
+
+export const generateMetadata = stationTitle('Take-in');
 
 export default async function TakeInStation({ params }: PageProps<'/tickets/[number]/take-in'>) {
   const { ticket, workshop, now } = await openTicket((await params).number);

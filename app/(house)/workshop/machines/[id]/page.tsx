@@ -5,6 +5,7 @@ import { notFound } from 'next/navigation';
 import { routeId } from '@/app/route-id';
 import { checkDue, checkWords, pullsFor, setFor } from '@/core/calibration';
 import { formatDay, wallTime } from '@/core/promise';
+import { countWords } from '@/core/wording';
 import { formatTension, newtons, roundTo } from '@/core/units';
 import { openWorkshop } from '@/db/workshop';
 import { DriftChart } from '@/ui/drift-chart';
@@ -68,7 +69,7 @@ export default async function MachinePage({ params }: PageProps<'/workshop/machi
           </p>
           {caution && <p className="text-warn mb-2">{caution}</p>}
           {due.inDays !== undefined && due.inDays >= 0 && (
-            <p className="mb-2">Next check in {due.inDays} days.</p>
+            <p className="mb-2">Next check in {countWords(due.inDays, 'day')}.</p>
           )}
           {checks.length > 0 && (
             <p className="mb-3">
