@@ -14,19 +14,17 @@ export interface TakenIn {
 
 export const ticketNumber = (page: Page): number => Number(/tickets\/(\d+)/.exec(page.url())?.[1]);
 
-/** Takes a racket of a new client in, from the keyboard; ends at its Frame station. */
+/** Takes a racket of a new client in; ends at its Frame station. */
 export async function takeIn(page: Page, frame: string, fromLibrary: boolean): Promise<TakenIn> {
   const client = own('Walker');
   await page.goto('/take-in');
   await page.getByLabel('Client').fill(client);
-  await page.getByRole('option', { name: `New client: ${client}` }).waitFor();
-  await page.keyboard.press('Enter');
+  await page.getByRole('option', { name: `New client: ${client}` }).click();
   await page.getByLabel('Frame').fill(frame);
   await page
     .getByRole('option', { name: fromLibrary ? frame : `Not in the library: ${frame}` })
     .first()
-    .waitFor();
-  await page.keyboard.press('Enter');
+    .click();
   await page.getByLabel('Promised').fill('+3d 17:00');
   await page.getByRole('button', { name: 'Take it in' }).click();
   await page.waitForURL(/\/tickets\/\d+\/frame/);

@@ -41,7 +41,7 @@ test('a hybrid of the client’s gut and the shop’s monofilament: half of each
   await page.getByRole('button', { name: 'Hand over and close the job' }).click();
   await page.waitForURL(/\/jobs\/\d+$/);
   await expect(fact(page, 'Mains')).toContainText('brought by the client');
-  await expect(fact(page, 'Paid')).toContainText('labour €16.00, string €5.75');
+  await expect(fact(page, 'Price')).toContainText('labour €16.00, string €5.75');
 });
 
 test('a client who reads pounds gets pounds', async ({ page }) => {
