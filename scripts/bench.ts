@@ -2,6 +2,7 @@
 import { exit } from 'node:process';
 
 if (process.argv[2] === 'trial') {
-  const { tryServer } = await import('./trial');
-  exit((await tryServer(3200, 40)) ? 0 : 1);
+  const { tryLedger, tryServer } = await import('./trial');
+  const ledgerHolds = tryLedger(2000);
+  exit((await tryServer(3200, 40)) && ledgerHolds ? 0 : 1);
 } else await import('./speed');

@@ -1,4 +1,6 @@
 /** The whole of what the tests try in small: `npm run bench -- trial`. */
+import { USUAL_MACHINE } from '@/core/bench-plan';
+import { mutationTrial } from '@/core/testing/mutation-trial';
 import { openDatabase } from '@/db/connection';
 import { fillWithDemo } from '@/db/demo/fill';
 import { migrateDatabase } from '@/db/migrate';
@@ -10,6 +12,20 @@ import { targetAt } from './hostile-target';
 import { killTrial, serve } from './kill-trial';
 
 const BUILD = '.next-test';
+
+/** Sound jobs with one thing made wrong, on three machines: whether the ledger refuses at least 95 in 100. */
+export function tryLedger(count: number): boolean {
+  const { mutants, refused, passed } = mutationTrial(count, 7, [
+    USUAL_MACHINE,
+    { ...USUAL_MACHINE, clamps: 1 },
+    { ...USUAL_MACHINE, clampKind: 'flying' },
+  ]);
+  console.log(
+    `Jobs with one thing wrong: ${mutants}, refused ${((100 * refused) / mutants).toFixed(1)} %`,
+  );
+  for (const each of passed.slice(0, 20)) console.log(`  passed: ${each}`);
+  return refused >= 0.95 * mutants;
+}
 
 /** A server of the trial's own, over an invented workshop that nobody minds. */
 export async function tryServer(requests: number, rounds: number): Promise<boolean> {

@@ -45,11 +45,12 @@ interface TableProps {
   readonly rows: readonly { readonly key: string; readonly cells: readonly ReactNode[] }[];
 }
 
+/** Rows and columns; on a phone each row stands as a block, every cell under the name of its column. */
 export function Table({ head, empty, rows }: TableProps) {
   if (rows.length === 0) return <p className="border-hair text-soft border-t py-6">{empty}</p>;
   return (
-    <table className="w-full text-left">
-      <thead>
+    <table className="w-full text-left max-sm:block">
+      <thead className="max-sm:hidden">
         <tr>
           {head.map((name) => (
             <th key={name} scope="col" className="label border-edge border-b py-1 pr-6 font-normal">
@@ -58,11 +59,15 @@ export function Table({ head, empty, rows }: TableProps) {
           ))}
         </tr>
       </thead>
-      <tbody>
+      <tbody className="max-sm:block">
         {rows.map(({ key, cells }) => (
-          <tr key={key} className="border-hair border-b align-baseline">
+          <tr key={key} className="border-hair border-b align-baseline max-sm:block max-sm:py-2">
             {cells.map((cell, i) => (
-              <td key={head[i]} className="max-w-md py-2 pr-6 break-words">
+              <td
+                key={head[i]}
+                data-column={head[i]}
+                className="before:label max-w-md py-2 pr-6 break-words max-sm:grid max-sm:grid-cols-[6rem_minmax(0,1fr)] max-sm:items-baseline max-sm:py-0.5 max-sm:pr-0 max-sm:before:content-[attr(data-column)] max-sm:empty:hidden"
+              >
                 {cell}
               </td>
             ))}

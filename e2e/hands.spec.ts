@@ -1,0 +1,124 @@
+import { expect, test, type Page } from '@playwright/test';
+import { header, readyJob, spaceTo, step, toBench } from './at-the-bench';
+import { awake, own, sentence, takeIn } from './bench';
+
+/** What is wrong with the sizes of a page: a sideways scroll, or a thing to press that is hard to hit. */
+const tooWide = (page: Page): Promise<number> =>
+  page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
+
+test('the palette waits for the answer to what stands in it, and says when there is none', async ({
+  page,
+}) => {
+  await page.goto('/');
+  await awake(page);
+  // A slow server: the answer comes long after the Enter.
+  await page.route('**/*', async (route) => {
+    if (route.request().method() === 'POST') await new Promise((later) => setTimeout(later, 900));
+    await route.continue();
+  });
+  await page.keyboard.press('Control+k');
+  await page.keyboard.type('390');
+  await page.keyboard.press('Enter');
+  await page.waitForURL('/jobs/390');
+  await expect(page).toHaveTitle(/^Job 390, /);
+
+  await page.unrouteAll({ behavior: 'wait' });
+  await page.route('**/*', (route) =>
+    route.request().method() === 'POST' ? route.abort() : route.continue(),
+  );
+  await page.keyboard.press('Control+k');
+  await page.keyboard.type('brackw');
+  await expect(page.getByRole('dialog')).toContainText('does not answer');
+});
+
+test('a client taken in twice: merged, the racket moves, and undone again', async ({ page }) => {
+  const first = await takeIn(page, 'Ostrevan Heron 100', true);
+  const kept = own('Kept One');
+  await page.goto('/clients/new');
+  await page.getByLabel('Name').fill(kept);
+  await page.getByRole('button', { name: 'Keep this client' }).click();
+  await page.waitForURL(/\/clients\/[0-9a-f-]{36}/);
+  await expect(page).toHaveTitle(new RegExp(kept));
+
+  await page.goto('/clients?find=' + encodeURIComponent(first.client));
+  await page.getByRole('link', { name: first.client }).click();
+  await page.getByText('The same person as another client').click();
+  await page.getByLabel('The one to keep').fill(kept);
+  await page.getByRole('option', { name: kept }).click();
+  await page.getByRole('button', { name: 'Merge the two' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(kept);
+  await expect(page.getByRole('link', { name: 'Ostrevan Heron 100' })).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByText(`${first.client} is a client of their own again.`)).toBeVisible();
+  await expect(page.getByRole('link', { name: 'Ostrevan Heron 100' })).toHaveCount(0);
+
+  // The racket is on the bench already: it is not taken in twice, and its ticket is one press away.
+  await page.goto('/take-in');
+  await page.getByLabel('Client').fill(first.client);
+  await page.getByRole('option', { name: new RegExp(`^${first.client}`) }).click();
+  await expect(page.getByText(`This racket is on ticket ${first.number} already.`)).toBeVisible();
+  await page.getByRole('button', { name: 'Take it in' }).click();
+  await expect(sentence(page, `on ticket ${first.number} already`)).toBeVisible();
+});
+
+test('single keys act where nothing else takes keys, and can be turned off', async ({ page }) => {
+  await page.goto('/');
+  await awake(page);
+  // The Find button has the focus: a letter is not a command there.
+  await page.getByRole('button', { name: /^Find/ }).focus();
+  await page.keyboard.press('?');
+  await expect(page.getByRole('dialog')).toHaveCount(0);
+  await page.getByRole('heading', { level: 1 }).click();
+  await page.keyboard.press('?');
+  await page.getByRole('dialog').getByRole('checkbox').click();
+  await page.keyboard.press('Escape');
+  await page.reload();
+  await awake(page);
+  await page.keyboard.press('?');
+  await expect(page.getByRole('dialog')).toHaveCount(0);
+});
+
+test('the bench keeps its figure and its one button in reach on every screen', async ({ page }) => {
+  const number = await readyJob(page, 'Ostrevan Heron 100', 'Threllan Lull', '52/50 lb');
+  await toBench(page, number);
+  for (const [width, height] of [
+    [1280, 800],
+    [1024, 600],
+    [768, 1024],
+    [390, 780],
+    [320, 640],
+    [640, 400],
+  ] as const) {
+    await page.setViewportSize({ width, height });
+    const button = page.getByRole('button', { name: /^Pulled|^Done|^Next|^space/i }).first();
+    await expect(button).toBeInViewport({ ratio: 1 });
+    expect((await button.boundingBox())?.height).toBeGreaterThanOrEqual(44);
+    await expect(step(page).locator('p').first()).toBeInViewport({ ratio: 0.9 });
+    expect(await tooWide(page), `${width}×${height}`).toBeLessThanOrEqual(0);
+  }
+  await page.setViewportSize({ width: 1280, height: 800 });
+  // Space on a button that has the focus is that button's, and not a step.
+  await page.getByRole('button', { name: '. pause' }).focus();
+  await page.keyboard.press('Space');
+  await expect(page.getByText('Paused', { exact: true })).toBeVisible();
+  await expect(header(page)).toContainText('0 of');
+  await page.keyboard.press('Space');
+  await page.getByText('Paused', { exact: true }).waitFor({ state: 'detached' });
+  await page.locator('body').click({ position: { x: 5, y: 400 } });
+  await spaceTo(page, 0, 1);
+});
+
+test('Today, a racket and the stations fit a phone without a sideways scroll', async ({
+  page,
+}) => {
+  await page.setViewportSize({ width: 320, height: 640 });
+  for (const path of ['/', '/rackets', '/clients', '/take-in', '/tickets/401/frame', '/jobs/390']) {
+    await page.goto(path);
+    await awake(page);
+    expect(await tooWide(page), path).toBeLessThanOrEqual(0);
+  }
+  await page.goto('/rackets?find=Brackwether');
+  await page.getByRole('link', { name: 'Ostrevan Heron 100' }).first().click();
+  await awake(page);
+  expect(await tooWide(page)).toBeLessThanOrEqual(0);
+});
