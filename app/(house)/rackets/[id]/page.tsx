@@ -36,6 +36,8 @@ export default async function RacketPage({ params }: PageProps<'/rackets/[id]'>)
     frame?.sport ?? 'tennis',
   );
   const latest = history.find((ticket) => ticket.record);
+  // A racket that is here already is not taken in again.
+  const open = history.find((ticket) => ticket.closedAt === null);
   const now = wallTime(new Date(), workshop.timeZone);
   return (
     <main className="grid gap-10 px-6 py-6 lg:grid-cols-[1fr_1.4fr]">
@@ -76,17 +78,28 @@ export default async function RacketPage({ params }: PageProps<'/rackets/[id]'>)
       <section>
         <div className="flex flex-wrap items-baseline gap-x-6">
           <h2 className="figure mb-2 grow text-2xl">What was done on it</h2>
-          {latest && (
+          {open ? (
             <Link
-              href={`/take-in?again=${latest.number}`}
+              href={`/tickets/${open.number}`}
               className="bg-ink text-paper px-4 py-1.5 font-medium"
             >
-              The same again
+              Go on with ticket {open.number}
             </Link>
+          ) : (
+            <>
+              {latest && (
+                <Link
+                  href={`/take-in?again=${latest.number}`}
+                  className="bg-ink text-paper px-4 py-1.5 font-medium"
+                >
+                  The same again
+                </Link>
+              )}
+              <Link href={`/take-in?racket=${id}`} className="underline">
+                Take it in
+              </Link>
+            </>
           )}
-          <Link href={`/take-in?racket=${id}`} className="underline">
-            Take it in
-          </Link>
           {racket.frameId && (
             <Link href={`/same-feel?racket=${id}`} className="underline">
               Same feel on another racket
