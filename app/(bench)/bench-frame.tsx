@@ -1,7 +1,7 @@
 'use client';
 
 import clsx from 'clsx';
-import { memo, useMemo, type ReactNode } from 'react';
+import { memo, useEffect, useMemo, useRef, type ReactNode } from 'react';
 import type { Bed } from '@/core/bed';
 import type { BenchStep } from '@/core/bench-plan';
 import { sideOf } from '@/core/pull-order';
@@ -42,6 +42,16 @@ export function BenchFrame({
   footer,
 }: BenchFrameProps) {
   const [lowLight, turnLight] = useLowLight();
+  const page = useRef<HTMLElement>(null);
+  useEffect(() => {
+    // After a press with a finger the keys belong to the steps again; the keyboard stays where it is.
+    const giveBack = ({ detail, target }: MouseEvent) => {
+      if (detail > 0 && target instanceof Element) target.closest('button')?.blur();
+    };
+    const main = page.current;
+    main?.addEventListener('click', giveBack);
+    return () => main?.removeEventListener('click', giveBack);
+  }, []);
   const step = steps[done];
   const strung = strungAfter(steps, done);
   // The drawing shows what is in and, bright, the string in hand.
@@ -77,7 +87,10 @@ export function BenchFrame({
     };
   }, [inTurn, knotted, turns]);
   return (
-    <main className="bench-page bg-paper text-ink gap-1 px-3 py-2 sm:gap-2 sm:px-6 sm:py-3">
+    <main
+      ref={page}
+      className="bench-page bg-paper text-ink gap-1 px-3 py-2 sm:gap-2 sm:px-6 sm:py-3"
+    >
       <header className="border-hair [&_a]:bench-target [&_button]:bench-target flex flex-wrap items-center gap-x-4 border-b">
         {title}
         <p className="figure text-xl">
@@ -118,7 +131,6 @@ export function BenchFrame({
 export function BenchButton({
   main = false,
   className,
-  onClick,
   ...button
 }: { readonly main?: boolean } & React.ComponentProps<'button'>) {
   return (
@@ -131,11 +143,6 @@ export function BenchButton({
           : 'border-ink grow border px-3 text-lg sm:grow-0 sm:px-6 sm:text-xl lg:min-h-14',
         className,
       )}
-      onClick={(event) => {
-        // After a press with a finger the keys belong to the steps again; the keyboard stays where it is.
-        if (event.detail > 0) event.currentTarget.blur();
-        onClick?.(event);
-      }}
       {...button}
     />
   );
