@@ -113,6 +113,33 @@ test('a step opens, is switched off, and what is typed wins and is recorded', as
   expect(number).toBeGreaterThan(400);
 });
 
+test('what an arm speaks against is not offered; taken all the same, it asks for a word, on record', async ({
+  page,
+}) => {
+  await toSetup(page, FRAME);
+  await page.getByRole('radio', { name: 'sore now', exact: true }).first().click();
+  const setups = page.getByRole('region', { name: 'Setups' });
+  const offered = setups.getByRole('list').first();
+  await expect(offered).toContainText('ull multifilament');
+  await expect(offered).not.toContainText('Full monofilament');
+  await setups.getByText(/^Not advised: \d+$/).click();
+  const refused = setups.getByRole('list', { name: 'Not advised' });
+  const monofilament = refused.getByRole('listitem', { name: 'full monofilament' });
+  await expect(monofilament).toContainText('never a firm string at a high tension');
+  await monofilament.getByRole('button', { name: 'Take it on my word' }).click();
+  await page.getByRole('button', { name: 'Save and go to the cut' }).click();
+  await expect(page.getByLabel('Your own word for it')).toBeFocused();
+  await expect(page.getByLabel('Your own word for it')).toHaveAttribute('aria-invalid', 'true');
+  await page
+    .getByLabel('Your own word for it')
+    .fill('Their coach insists; told to stop when it hurts.');
+  await page.getByRole('button', { name: 'Save and go to the cut' }).click();
+  await page.waitForURL(/\/cut$/);
+  await cutAndHandOver(page);
+  await expect(fact(page, 'Not advised')).toContainText('Arm trouble');
+  await expect(fact(page, 'Not advised')).toContainText('Their coach insists');
+});
+
 test('a house rule moves the next job, and a job keeps the rules it was begun with', async ({
   page,
 }) => {

@@ -7,6 +7,7 @@ import { join } from 'node:path';
 import { z } from 'zod';
 import { emptyClientEntry } from '@/app/(house)/clients/client-entry';
 import { emptyFrameEntry } from '@/app/(house)/frames/frame-entry';
+import { emptyStringEntry, type StringEntry } from '@/core/string-facts';
 import { NEW_MACHINE } from '@/app/(house)/workshop/machines/machine-entry';
 import { houseEntryOf } from '@/app/(house)/workshop/house-rules/house-entry';
 import { talkEntryOf } from '@/app/(house)/tickets/[number]/setup/talk-entry';
@@ -141,24 +142,12 @@ function argumentsOf(action: string, { ids, tickets }: Target, chance: Chance): 
   const frame = emptyFrameEntry(chance.one(['tennis', 'badminton', 'squash'] as const), 'Hostile');
   const client = { ...emptyClientEntry, name: 'Hostile' };
   const racket = { mark: 'H', frameId: '', notes: '' };
-  const string = {
+  const string: StringEntry = {
+    ...emptyStringEntry,
     name: 'Hostile',
-    sport: 'tennis',
     family: 'monofilament',
-    subKind: '',
-    shape: 'round',
-    colour: '',
     gauges: '1.25',
-    set: '12.2',
     price: '9',
-    reel: '',
-    reelPrice: '',
-    mass: '',
-    stretch: '',
-    life: '',
-    holding: '',
-    notFor: '',
-    notes: '',
   };
   const asked = { promised: '+2d', wish: 'x', condition: 'y' };
   const takeIn = {

@@ -48,15 +48,6 @@ const NO_ANSWER =
 /** A press lasts about as long. */
 const PRESS_MS = 400;
 
-/** Puts the keyboard on the first field that has a sentence, whatever kind of field it is. */
-function focusFirstWrong(form: EventTarget | null | undefined): void {
-  // The sentences are drawn first.
-  requestAnimationFrame(() => {
-    const wrong = form instanceof HTMLFormElement && form.querySelector('[aria-invalid=true]');
-    if (wrong instanceof HTMLElement) wrong.focus();
-  });
-}
-
 interface Draft<V> {
   readonly values: V;
   /** What the form showed before anything was typed, and the version of it. */
@@ -115,6 +106,12 @@ export function useKeptForm<V extends FieldValues>({
   // The form is made anew with each version of what it edits, so both stay what they were at first.
   const [shown] = useState({ initial, version });
   const [sending, setSending] = useState(false);
+  const [refused, setRefused] = useState<{ readonly form: EventTarget | null | undefined }>();
+  // Once its sentences are drawn and its fields answer again, the keyboard stands on the first that has one.
+  useEffect(() => {
+    if (!(refused?.form instanceof HTMLFormElement)) return;
+    refused.form.querySelector<HTMLElement>('[aria-invalid=true]')?.focus();
+  }, [refused]);
   const busy = useRef(false);
 
   useEffect(() => {
@@ -158,7 +155,7 @@ export function useKeptForm<V extends FieldValues>({
         setNotice(answer.notice);
         for (const [field, message] of Object.entries(answer.problems ?? {}))
           setError(field as Path<V>, { message });
-        focusFirstWrong(sent);
+        setRefused({ form: sent });
       }
     } catch {
       setNotice(NO_ANSWER);
@@ -175,7 +172,7 @@ export function useKeptForm<V extends FieldValues>({
     const sent = event?.currentTarget as EventTarget | null | undefined;
     await handleSubmit(
       () => deliver(sent),
-      () => focusFirstWrong(sent),
+      () => setRefused({ form: sent }),
     )(event).finally(() => {
       busy.current = false;
     });
