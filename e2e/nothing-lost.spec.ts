@@ -146,6 +146,8 @@ test('a poisoned event is set aside and shown, and a long backlog goes on in par
   await expect(page.getByText('a plan that this job does not have')).toBeVisible();
   await page.reload();
   await kept(page);
+  // The last thing that comes to this page by itself, and moves what stands below it.
+  await expect(page.getByText('Another bench is at work')).toBeVisible();
   await page.getByText('2 events are set aside').click();
   await page.getByRole('button', { name: 'I have seen it' }).click();
   await expect(page.getByText('set aside')).toHaveCount(0);
