@@ -60,6 +60,10 @@ async function inWorkshop<Answer>(
   }
 }
 
+/** Another site can send text unasked, but not this type. */
+export const isJson = (request: Request): boolean =>
+  request.headers.get('content-type') === 'application/json';
+
 /**
  * The same door for a file, which is too long for an action: a route that takes a JSON message with the
  * workshop that its page was made for, and answers in JSON.
@@ -71,9 +75,7 @@ export function fileRoute<T, Answer>(
 ): (request: Request) => Promise<Response> {
   const whole = z.object({ madeFor: z.string(), message: schema });
   return async (request) => {
-    // Another site can send text unasked, but not this type.
-    if (request.headers.get('content-type') !== 'application/json')
-      return Response.json(refuse(ODD), { status: 415 });
+    if (!isJson(request)) return Response.json(refuse(ODD), { status: 415 });
     const read = whole.safeParse(await request.json().catch(() => undefined));
     if (!read.success) return Response.json(refuse(ODD), { status: 400 });
     const { madeFor, message } = read.data;

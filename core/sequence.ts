@@ -1,7 +1,7 @@
 /** The whole job at the bench as one ordered list of steps, each proved legal by the ledger. */
 import { setPull, type BenchPlan, type BenchStep, type StringingMachine } from './bench-plan';
 import { withTips } from './bench-tips';
-import { openLedger } from './ledger';
+import { openLedger, type Ledger } from './ledger';
 import type { Path } from './path';
 import { imbalances, inOrderOf } from './pull-order';
 import { failure, success, type Result } from './result';
@@ -28,6 +28,15 @@ export interface Sequence {
   readonly imbalanceN: number;
 }
 
+/** The ledger of a job, its path in the order of the pulls, set to the figures of its ticket. */
+export function benchLedger({ bed, tension, custom, machine }: BenchPlan, path: Path): Ledger {
+  const set = setPull(bed, tension);
+  return openLedger(bed, path, machine, {
+    set,
+    knot: (string) => knotPull(set(string), tension.unit, custom.knotPull),
+  });
+}
+
 /**
  * Every step of a job, from the look at the frame to the last look at the bed; or why this frame,
  * method, custom and machine do not go together.
@@ -36,10 +45,7 @@ export function benchSequence(plan: BenchPlan): Result<Sequence> {
   const { bed, tension, custom, machine } = plan;
   const path = inOrderOf(plan.path, bed.spec.sport, custom);
   const set = setPull(bed, tension);
-  const ledger = openLedger(bed, path, machine, {
-    set,
-    knot: (string) => knotPull(set(string), tension.unit, custom.knotPull),
-  });
+  const ledger = benchLedger(plan, path);
   const steps: BenchStep[] = [];
   let problem: string | undefined;
   const write: Write = (kind, words, actions = [], more = {}) => {

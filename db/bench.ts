@@ -22,6 +22,7 @@ export function benchOf(db: Connection, workshopId: string) {
       events: readonly BenchEvent[],
       late = false,
     ): Promise<{ readonly added: number; readonly refused: readonly string[] }> {
+      if (events.length === 0) return { added: 0, refused: [] };
       // Two benches that send the same events in opposite orders would wait for each other; so would a
       // hand-over. Whoever writes to a ticket's events takes the ticket first.
       await db
@@ -45,7 +46,6 @@ export function benchOf(db: Connection, workshopId: string) {
             .onConflictDoNothing();
           return rowCount ?? 0;
         });
-      if (events.length === 0) return { added: 0, refused: [] };
       try {
         return { added: await add(events), refused: [] };
       } catch (error) {

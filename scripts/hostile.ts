@@ -13,7 +13,7 @@ import { houseEntryOf } from '@/app/(house)/workshop/house-rules/house-entry';
 import { talkEntryOf } from '@/app/(house)/tickets/[number]/setup/talk-entry';
 import { USUAL_HOUSE } from '@/core/house-rules';
 import { SILENT } from '@/core/talk';
-import { chanceFrom, type Chance } from '@/db/demo/chance';
+import { chanceFrom, type Chance } from '@/core/chance';
 import { ROOT } from './house';
 
 export interface HostileReport {
@@ -218,6 +218,8 @@ function argumentsOf(action: string, { ids, tickets }: Target, chance: Chance): 
     saveHouseRules: [version + 9, houseEntryOf(USUAL_HOUSE, 'kg')],
     findAnything: ['her'],
     findClients: ['her'],
+    nearClients: ['her'],
+    mergeClient: [FORGED, FORGED],
     racketsOfClient: [id()],
     takeIn: [takeIn],
     changeAsked: [number(), version, asked],

@@ -10,7 +10,7 @@ import { fansOut } from '@/core/placement';
 import { solveSkips, type SkipQuestion } from '@/core/skip-solver';
 import { crossPositions, evenSpacing, mainPositions, type Spacing } from '@/core/spacing';
 import type { Sport } from '@/core/sport';
-import { chanceFrom, type Chance } from '@/db/demo/chance';
+import { chanceFrom, type Chance } from '@/core/chance';
 
 export interface Trial {
   readonly frames: string;

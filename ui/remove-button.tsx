@@ -3,6 +3,7 @@
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { toast } from 'sonner';
+import { isDone } from './is-done';
 import { useAwake } from './use-awake';
 
 interface RemoveButtonProps {
@@ -20,31 +21,22 @@ export function RemoveButton({ what, remove, restore, listHref }: RemoveButtonPr
   const [working, setWorking] = useState(false);
 
   const putBack = async () => {
-    const refusal = await restore().catch(() => 'The workshop’s server does not answer.');
-    if (refusal) return void toast.error(refusal);
+    if (!(await isDone(restore))) return;
     router.refresh();
     toast(`The ${what} is back.`);
   };
 
   const takeOut = async () => {
     setWorking(true);
-    try {
-      const refusal = await remove();
-      if (refusal) {
-        toast.error(refusal);
-        return;
-      }
+    if (await isDone(remove, 'Nothing was removed.')) {
       toast(`The ${what} is removed.`, {
         duration: 15_000,
         action: { label: 'Undo', onClick: () => void putBack() },
       });
       router.push(listHref);
       router.refresh();
-    } catch {
-      toast.error('The workshop’s server does not answer. Nothing was removed.');
-    } finally {
-      setWorking(false);
     }
+    setWorking(false);
   };
 
   return (

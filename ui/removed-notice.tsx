@@ -1,7 +1,7 @@
 'use client';
 
 import { useRouter } from 'next/navigation';
-import { toast } from 'sonner';
+import { isDone } from './is-done';
 
 interface RemovedNoticeProps {
   readonly what: string;
@@ -18,9 +18,7 @@ export function RemovedNotice({ what, restore }: RemovedNoticeProps) {
         type="button"
         className="underline"
         onClick={async () => {
-          const refusal = await restore().catch(() => 'The workshop’s server does not answer.');
-          if (refusal) toast.error(refusal);
-          else router.refresh();
+          if (await isDone(restore)) router.refresh();
         }}
       >
         Put it back

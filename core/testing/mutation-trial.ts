@@ -1,9 +1,9 @@
 /** How many mutants of sound jobs the ledger lets pass, and which. */
-import { setPull, type BenchPlan } from '../bench-plan';
-import { openLedger, type Action } from '../ledger';
+import type { BenchPlan } from '../bench-plan';
+import { chanceFrom } from '../chance';
+import type { Action } from '../ledger';
 import { inOrderOf } from '../pull-order';
-import { benchSequence } from '../sequence';
-import { knotPull } from '../tension';
+import { benchLedger, benchSequence } from '../sequence';
 import { everyJob } from './bench-job';
 import { mutantOf } from './mutants';
 
@@ -14,25 +14,10 @@ export interface MutationTrial {
   readonly passed: readonly string[];
 }
 
-/** A small generator, the same numbers for the same seed (mulberry32, from memory). */
-function chance(seed: number): (n: number) => number {
-  let state = seed;
-  return (n) => {
-    state = (state + 0x6d2b79f5) | 0;
-    let t = Math.imul(state ^ (state >>> 15), 1 | state);
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
-    return Math.floor((((t ^ (t >>> 14)) >>> 0) / 2 ** 32) * n);
-  };
-}
-
 /** Why a plan's actions do not prove a job; undefined where they do. */
 export function proofOf(plan: BenchPlan, actions: readonly Action[]): string | undefined {
   const path = inOrderOf(plan.path, plan.bed.spec.sport, plan.custom);
-  const set = setPull(plan.bed, plan.tension);
-  const ledger = openLedger(plan.bed, path, plan.machine, {
-    set,
-    knot: (string) => knotPull(set(string), plan.tension.unit, plan.custom.knotPull),
-  });
+  const ledger = benchLedger(plan, path);
   try {
     for (const action of actions) {
       const problem = ledger.take(action);
@@ -50,7 +35,7 @@ export function mutationTrial(
   seed: number,
   machines: readonly BenchPlan['machine'][],
 ): MutationTrial {
-  const pick = chance(seed);
+  const pick = chanceFrom(seed).below;
   const jobs = everyJob();
   const passed: string[] = [];
   let [mutants, refused] = [0, 0];

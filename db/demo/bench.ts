@@ -8,7 +8,7 @@ import { pathThrough, type PathChoice } from '@/core/path';
 import { recordBench, type BenchRecord } from '@/core/record';
 import { benchSequence } from '@/core/sequence';
 import type { TicketTension } from '@/core/units';
-import type { Chance } from './chance';
+import type { Chance } from '@/core/chance';
 
 const NOTES = ['grommet 7H worn', 'bumper thin at the top', 'one crossover straightened'];
 

@@ -4,7 +4,7 @@ import { LIBRARY } from '@/core/library';
 import { usualChoice } from '@/core/methods';
 import { newtons } from '@/core/units';
 import { demoBench } from './bench';
-import { chanceFrom } from './chance';
+import { chanceFrom } from '@/core/chance';
 import { parseGauge } from '@/core/gauge';
 import { DEMO_STRINGS } from './strings';
 

@@ -26,7 +26,7 @@ import {
   workshops,
 } from '../schema';
 import { demoBench } from './bench';
-import { chanceFrom, type Chance } from './chance';
+import { chanceFrom, type Chance } from '@/core/chance';
 import { DEMO_PEOPLE } from './people';
 import { DEMO_STRINGS } from './strings';
 

@@ -10,6 +10,7 @@ import {
 } from '@headlessui/react';
 import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState } from 'react';
+import { useAnswer } from '../form/use-found';
 
 export interface Finding {
   readonly href: string;
@@ -38,32 +39,23 @@ interface PaletteProps {
   readonly find: (text: string) => Promise<readonly Finding[]>;
 }
 
-/** What is known of a text: nothing yet, what was found, or that the server did not answer. */
-interface Answer {
-  readonly to: string;
-  readonly found: readonly Finding[];
-  readonly lost: boolean;
-}
-
-const NOTHING: Answer = { to: '', found: [], lost: false };
-
 /** Finds anything by a few letters, from anywhere. Enter waits for the answer to what stands in the field. */
 export function Palette({ open, close, find }: PaletteProps) {
   const router = useRouter();
   const [typed, setTyped] = useState('');
-  const [answer, setAnswer] = useState<Answer>(NOTHING);
   /** Enter was pressed before the answer came. */
   const entered = useRef(false);
   const asked = typed.trim();
-  const waits = asked !== '' && answer.to !== asked;
-  const found = waits ? [] : answer.found;
+  const answer = useAnswer<Finding>(async () => (asked ? find(asked) : []), asked, 100);
+  const answered = answer.to === asked;
+  const waits = asked !== '' && !answered;
+  const found = answered ? answer.found : [];
   const actions = ACTIONS.filter(({ text }) => text.toLowerCase().includes(asked.toLowerCase()));
   const all = [...found, ...actions];
 
   const leave = () => {
     entered.current = false;
     setTyped('');
-    setAnswer(NOTHING);
     close();
   };
   const go = (finding: Finding | undefined) => {
@@ -72,27 +64,11 @@ export function Palette({ open, close, find }: PaletteProps) {
     router.push(finding.href);
   };
 
-  useEffect(() => {
-    if (asked === '') return;
-    let current = true;
-    const timer = setTimeout(async () => {
-      const next = await find(asked).then(
-        (findings): Answer => ({ to: asked, found: findings, lost: false }),
-        (): Answer => ({ to: asked, found: [], lost: true }),
-      );
-      if (current) setAnswer(next);
-    }, 100);
-    return () => {
-      current = false;
-      clearTimeout(timer);
-    };
-  }, [asked, find]);
-
   // What was asked for by an Enter that came too early.
   useEffect(() => {
     if (waits || !entered.current) return;
     entered.current = false;
-    go([...answer.found, ...actions][0]);
+    go(all[0]);
     // Only the answer decides when.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [waits, answer]);

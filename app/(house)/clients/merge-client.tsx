@@ -3,36 +3,37 @@
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { toast } from 'sonner';
-import { ListPicker } from '@/ui/form/list-picker';
-import type { Pick } from '@/ui/form/picker';
+import { Picker, type Pick } from '@/ui/form/picker';
+import { useFound } from '@/ui/form/use-found';
+import { isDone } from '@/ui/is-done';
 import { useAwake } from '@/ui/use-awake';
 
 interface MergeClientProps {
+  readonly id: string;
   readonly name: string;
-  readonly others: readonly Pick[];
+  readonly near: (typed: string) => Promise<readonly Pick[]>;
   readonly merge: (into: string) => Promise<string | void>;
   readonly unmerge: () => Promise<string | void>;
 }
 
-const NO_ANSWER = 'The workshop’s server does not answer. Nothing was changed.';
+const NOTHING_CHANGED = 'Nothing was changed.';
 
 /** For the client who was taken in twice: their rackets go to the other one, and it can be undone. */
-export function MergeClient({ name, others, merge, unmerge }: MergeClientProps) {
+export function MergeClient({ id, name, near, merge, unmerge }: MergeClientProps) {
   const router = useRouter();
   const awake = useAwake();
-  const [into, setInto] = useState('');
-  const chosen = others.find(({ id }) => id === into);
+  const [typed, setTyped] = useState('');
+  const [chosen, setChosen] = useState<Pick>();
+  const found = useFound(() => near(typed), typed, 150);
 
   const undo = async () => {
-    const refusal = await unmerge().catch(() => NO_ANSWER);
-    if (refusal) return void toast.error(refusal);
+    if (!(await isDone(unmerge, NOTHING_CHANGED))) return;
     toast(`${name} is a client of their own again.`);
     router.refresh();
   };
   const go = async () => {
     if (!chosen) return;
-    const refusal = await merge(chosen.id).catch(() => NO_ANSWER);
-    if (refusal) return void toast.error(refusal);
+    if (!(await isDone(() => merge(chosen.id), NOTHING_CHANGED))) return;
     toast(`${name} and ${chosen.text} are one client now.`, {
       duration: 15_000,
       action: { label: 'Undo', onClick: () => void undo() },
@@ -45,12 +46,19 @@ export function MergeClient({ name, others, merge, unmerge }: MergeClientProps) 
     <details className="mt-6">
       <summary className="cursor-pointer underline">The same person as another client</summary>
       <div className="mt-2 flex max-w-xl flex-wrap items-end gap-4">
-        <ListPicker
+        <Picker
           className="grow"
           label="The one to keep"
-          options={others}
-          value={into}
-          onChange={setInto}
+          options={found.filter((each) => each.id !== id)}
+          text={typed}
+          onText={(text) => {
+            setTyped(text);
+            setChosen(undefined);
+          }}
+          onPick={(pick) => {
+            setTyped(pick.text);
+            setChosen(pick);
+          }}
           hint={`The rackets of ${name} go to that client, and ${name} goes out of the lists.`}
         />
         <button

@@ -1,16 +1,9 @@
 'use client';
 
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import { z } from 'zod';
-import {
-  benchEventSchema,
-  benchLog,
-  type BenchEvent,
-  type BenchLog,
-  type Deed,
-} from '@/core/bench-log';
+import { benchLog, type BenchEvent, type BenchLog, type Deed } from '@/core/bench-log';
 import { backlogOf, type AsideEvent } from './backlog';
-import { MOST_EVENTS, type KeptEvents, type SentEvents } from './events/sent';
+import { keptSchema, MOST_EVENTS, type SentEvents } from './events/sent';
 
 interface Bench {
   /** It has its name and knows what waits in the browser: it may take deeds. */
@@ -34,12 +27,6 @@ interface Bench {
 const RETRY_MS = 2000;
 /** A bench that did something so recently is still there. */
 const RECENT_MS = 2 * 60_000;
-
-const answerSchema = z.object({
-  closed: z.boolean(),
-  setAside: z.array(z.object({ at: z.number(), why: z.string() })),
-  events: z.array(benchEventSchema).optional(),
-}) satisfies z.ZodType<KeptEvents>;
 
 /** Holds a name for as long as this page lives; false when another window holds it. */
 const hold = (name: string): Promise<boolean> =>
@@ -120,7 +107,7 @@ export function useBench(
         });
         setElsewhere(response.status === 409);
         if (!response.ok) return;
-        const answer = answerSchema.parse(await response.json());
+        const answer = keptSchema.parse(await response.json());
         if (answer.closed) setClosed(true);
         part.answered(answer.setAside);
         if (answer.events) learn(answer.events);

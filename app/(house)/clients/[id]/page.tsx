@@ -1,27 +1,38 @@
 import type { Metadata } from 'next';
 import Link from 'next/link';
 import { notFound } from 'next/navigation';
+import { cache } from 'react';
 import { routeId } from '@/app/route-id';
 import { openWorkshop } from '@/db/workshop';
 import { RowLink, Table } from '@/ui/list-page';
 import { RemoveButton } from '@/ui/remove-button';
 import { RemovedNotice } from '@/ui/removed-notice';
-import { changeClient, mergeClient, removeClient, restoreClient, unmergeClient } from '../actions';
+import {
+  changeClient,
+  mergeClient,
+  nearClients,
+  removeClient,
+  restoreClient,
+  unmergeClient,
+} from '../actions';
 import { clientEntryOf } from '../client-entry';
 import { ClientForm } from '../client-form';
 import { MergeClient } from '../merge-client';
 
-/** The tab says whose page it is. */
+/** Asked once for the title and the page. */
+const clientAt = cache(async (id: string) => {
+  const open = await openWorkshop();
+  return { ...open, client: await open.clients.get(id) };
+});
+
 export async function generateMetadata({ params }: PageProps<'/clients/[id]'>): Promise<Metadata> {
-  const { clients } = await openWorkshop();
-  const found = await clients.get(routeId((await params).id));
-  return { title: found?.name ?? 'Nothing' };
+  const { client } = await clientAt(routeId((await params).id));
+  return { title: client?.name ?? 'Nothing' };
 }
 
 export default async function ClientPage({ params }: PageProps<'/clients/[id]'>) {
   const id = routeId((await params).id);
-  const { workshop, clients, rackets } = await openWorkshop();
-  const client = await clients.get(id);
+  const { workshop, rackets, client } = await clientAt(id);
   if (!client) notFound();
   return (
     <main className="grid gap-10 px-6 py-6 lg:grid-cols-2">
@@ -40,10 +51,9 @@ export default async function ClientPage({ params }: PageProps<'/clients/[id]'>)
         />
         {!client.removedAt && (
           <MergeClient
+            id={id}
             name={client.name}
-            others={(await clients.find('')).flatMap(({ id: other, name, contact }) =>
-              other === id ? [] : [{ id: other, text: name, detail: contact }],
-            )}
+            near={nearClients.bind(null, workshop.id)}
             merge={mergeClient.bind(null, workshop.id, id)}
             unmerge={unmergeClient.bind(null, workshop.id, id)}
           />

@@ -1,5 +1,6 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
+import { cache } from 'react';
 import { routeId } from '@/app/route-id';
 import { openWorkshop } from '@/db/workshop';
 import { RemoveButton } from '@/ui/remove-button';
@@ -8,17 +9,20 @@ import { changeFrame, removeFrame, restoreFrame } from '../actions';
 import { frameEntryOf } from '../frame-entry';
 import { FrameForm } from '../frame-form';
 
-/** The tab says whose page it is. */
+/** Asked once for the title and the page. */
+const frameAt = cache(async (id: string) => {
+  const open = await openWorkshop();
+  return { ...open, frame: await open.frames.get(id) };
+});
+
 export async function generateMetadata({ params }: PageProps<'/frames/[id]'>): Promise<Metadata> {
-  const { frames } = await openWorkshop();
-  const found = await frames.get(routeId((await params).id));
-  return { title: found?.name ?? 'Nothing' };
+  const { frame } = await frameAt(routeId((await params).id));
+  return { title: frame?.name ?? 'Nothing' };
 }
 
 export default async function FramePage({ params }: PageProps<'/frames/[id]'>) {
   const id = routeId((await params).id);
-  const { workshop, frames } = await openWorkshop();
-  const frame = await frames.get(id);
+  const { workshop, frame } = await frameAt(id);
   if (!frame) notFound();
   return (
     <main className="px-6 py-6">

@@ -1,6 +1,7 @@
 import type { Metadata } from 'next';
 import Link from 'next/link';
 import { notFound } from 'next/navigation';
+import { cache } from 'react';
 import { routeNumber } from '@/app/route-id';
 import { differenceWords } from '@/core/advice/words';
 import { studyFrame } from '@/core/bed';
@@ -25,16 +26,20 @@ import { openWorkshop } from '@/db/workshop';
 import { StrungBed } from '@/ui/bed/strung-bed';
 import { Fact, Facts } from '@/ui/facts';
 
+/** Asked once for the title and the page. */
+const jobAt = cache(async (number: number) => {
+  const { workshop, tickets } = await openWorkshop();
+  return { workshop, ticket: await tickets.get(number) };
+});
+
 export async function generateMetadata({ params }: PageProps<'/jobs/[number]'>): Promise<Metadata> {
-  const { tickets } = await openWorkshop();
-  const ticket = await tickets.get(routeNumber((await params).number));
+  const { ticket } = await jobAt(routeNumber((await params).number));
   return { title: ticket?.record ? `Job ${ticket.number}, ${ticket.record.client}` : 'Nothing' };
 }
 
 /** A job as it was done. Everything here comes from its own record, none of it from the library. */
 export default async function JobPage({ params }: PageProps<'/jobs/[number]'>) {
-  const { workshop, tickets } = await openWorkshop();
-  const ticket = await tickets.get(routeNumber((await params).number));
+  const { workshop, ticket } = await jobAt(routeNumber((await params).number));
   if (!ticket?.closedAt) notFound();
   const record = jobRecordSchema.parse(ticket.record);
   const { setup, plan, frame } = record;

@@ -1,6 +1,7 @@
 import type { Metadata } from 'next';
 import Link from 'next/link';
 import { notFound } from 'next/navigation';
+import { cache } from 'react';
 import { routeId } from '@/app/route-id';
 import { formatDay, formatWall, wallTime } from '@/core/promise';
 import { SILENT, talkWords } from '@/core/talk';
@@ -14,17 +15,20 @@ import { changeRacket, removeRacket, restoreRacket } from '../actions';
 import { RacketForm } from '../racket-form';
 import { strungBefore } from '../strung-before';
 
-/** The tab says which racket, and whose. */
+/** Asked once for the title and the page. */
+const racketAt = cache(async (id: string) => {
+  const open = await openWorkshop();
+  return { ...open, racket: await open.rackets.get(id) };
+});
+
 export async function generateMetadata({ params }: PageProps<'/rackets/[id]'>): Promise<Metadata> {
-  const { rackets } = await openWorkshop();
-  const found = await rackets.get(routeId((await params).id));
-  return { title: found ? `${found.frameName}, ${found.clientName}` : 'Nothing' };
+  const { racket } = await racketAt(routeId((await params).id));
+  return { title: racket ? `${racket.frameName}, ${racket.clientName}` : 'Nothing' };
 }
 
 export default async function RacketPage({ params }: PageProps<'/rackets/[id]'>) {
   const id = routeId((await params).id);
-  const { workshop, clients, rackets, frames, tickets } = await openWorkshop();
-  const racket = await rackets.get(id);
+  const { workshop, clients, frames, tickets, racket } = await racketAt(id);
   if (!racket) notFound();
   const history = await tickets.ofRacket(id);
   const [client, frame] = await Promise.all([
@@ -36,8 +40,6 @@ export default async function RacketPage({ params }: PageProps<'/rackets/[id]'>)
     frame?.sport ?? 'tennis',
   );
   const latest = history.find((ticket) => ticket.record);
-  // A racket that is here already is not taken in again.
-  const open = history.find((ticket) => ticket.closedAt === null);
   const now = wallTime(new Date(), workshop.timeZone);
   return (
     <main className="grid gap-10 px-6 py-6 lg:grid-cols-[1fr_1.4fr]">
@@ -78,12 +80,13 @@ export default async function RacketPage({ params }: PageProps<'/rackets/[id]'>)
       <section>
         <div className="flex flex-wrap items-baseline gap-x-6">
           <h2 className="figure mb-2 grow text-2xl">What was done on it</h2>
-          {open ? (
+          {/* A racket that is here already is not taken in again. */}
+          {racket.openNumber !== null ? (
             <Link
-              href={`/tickets/${open.number}`}
+              href={`/tickets/${racket.openNumber}`}
               className="bg-ink text-paper px-4 py-1.5 font-medium"
             >
-              Go on with ticket {open.number}
+              Go on with ticket {racket.openNumber}
             </Link>
           ) : (
             <>

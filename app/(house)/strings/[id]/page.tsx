@@ -1,5 +1,6 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
+import { cache } from 'react';
 import { routeId } from '@/app/route-id';
 import { openWorkshop } from '@/db/workshop';
 import { RemoveButton } from '@/ui/remove-button';
@@ -8,17 +9,20 @@ import { changeString, removeString, restoreString } from '../actions';
 import { stringEntryOf } from '@/core/string-facts';
 import { StringForm } from '../string-form';
 
-/** The tab says whose page it is. */
+/** Asked once for the title and the page. */
+const stringAt = cache(async (id: string) => {
+  const open = await openWorkshop();
+  return { ...open, string: await open.strings.get(id) };
+});
+
 export async function generateMetadata({ params }: PageProps<'/strings/[id]'>): Promise<Metadata> {
-  const { strings } = await openWorkshop();
-  const found = await strings.get(routeId((await params).id));
-  return { title: found?.name ?? 'Nothing' };
+  const { string } = await stringAt(routeId((await params).id));
+  return { title: string?.name ?? 'Nothing' };
 }
 
 export default async function StringPage({ params }: PageProps<'/strings/[id]'>) {
   const id = routeId((await params).id);
-  const { workshop, strings } = await openWorkshop();
-  const string = await strings.get(id);
+  const { workshop, string } = await stringAt(id);
   if (!string) notFound();
   return (
     <main className="px-6 py-6">

@@ -1,5 +1,6 @@
 import { sequenceOf } from '@/app/(house)/tickets/[number]/ticket';
 import { routeNumber } from '@/app/route-id';
+import { isJson } from '@/app/action';
 import { openedFor } from '@/app/workshop-stamp';
 import { benchEventSchema, benchLog, planKey, type BenchEvent } from '@/core/bench-log';
 import { recordBench } from '@/core/record';
@@ -31,9 +32,7 @@ export async function POST(
   request: Request,
   { params }: RouteContext<'/bench/[number]/events'>,
 ): Promise<Response> {
-  // Another site can send text unasked, but not this type.
-  if (request.headers.get('content-type') !== 'application/json')
-    return new Response('Events of a bench are sent as JSON.', { status: 415 });
+  if (!isJson(request)) return new Response('Events of a bench are sent as JSON.', { status: 415 });
   const read = sentSchema.safeParse(await request.json().catch(() => undefined));
   if (!read.success) return new Response('These are no events of a bench.', { status: 400 });
   const number = routeNumber((await params).number);
@@ -48,7 +47,6 @@ async function keepEvents(
   number: number,
   { known, events }: SentEvents,
 ): Promise<KeptEvents | undefined> {
-  if (!(await open.tickets.get(number))) return undefined;
   // A bench asks every two seconds, and mostly has nothing to say.
   const made = events.length > 0 ? await sequenceOf(number) : undefined;
   const sequence = made?.ok ? made.value : undefined;

@@ -1,6 +1,6 @@
 /** What a bench and the server say to each other of its events. */
 import { z } from 'zod';
-import type { BenchEvent } from '@/core/bench-log';
+import { benchEventSchema } from '@/core/bench-log';
 
 /** Events that are taken at once; a longer backlog is sent in parts. */
 export const MOST_EVENTS = 500;
@@ -16,17 +16,19 @@ export const sentSchema = z.object({
 
 export type SentEvents = z.infer<typeof sentSchema>;
 
-export interface SetAside {
+const setAsideSchema = z.object({
   /** Its place among the events that were sent. */
-  readonly at: number;
-  readonly why: string;
-}
+  at: z.number(),
+  why: z.string(),
+});
+export type SetAside = z.infer<typeof setAsideSchema>;
 
-export interface KeptEvents {
+export const keptSchema = z.object({
   /** The job was closed: what comes now is kept as late. */
-  readonly closed: boolean;
+  closed: z.boolean(),
   /** Events that are not kept and never will be. */
-  readonly setAside: readonly SetAside[];
+  setAside: z.array(setAsideSchema),
   /** All events that are kept, unless the bench knows them already. */
-  readonly events?: readonly BenchEvent[];
-}
+  events: z.array(benchEventSchema).optional(),
+});
+export type KeptEvents = z.infer<typeof keptSchema>;

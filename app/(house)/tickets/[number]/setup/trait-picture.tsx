@@ -1,5 +1,5 @@
 import { scaleLinear } from 'd3';
-import { TRAITS, type Trait } from '@/core/advice/character';
+import { changeOf, TRAITS, type Trait } from '@/core/advice/character';
 
 interface TraitPictureProps {
   readonly differences: Readonly<Record<Trait, number>>;
@@ -12,18 +12,8 @@ const HEIGHT = 46;
 const MIDDLE = 16;
 /** A difference that nobody could miss fills the picture. */
 const MOST = 2.5;
-/** Below this nobody could tell. */
-const FELT = 0.35;
 
 const bar = scaleLinear().domain([-MOST, MOST]).range([-MIDDLE, MIDDLE]).clamp(true);
-const NAMES: Record<Trait, string> = {
-  power: 'power',
-  control: 'control',
-  comfort: 'comfort',
-  spin: 'spin',
-  life: 'life',
-  holding: 'holding',
-};
 
 /** Six traits beside what the client has now: up is more, down is less, a dot is the same. One glance. */
 export function TraitPicture({ differences, words }: TraitPictureProps) {
@@ -39,7 +29,7 @@ export function TraitPicture({ differences, words }: TraitPictureProps) {
       {TRAITS.map((trait, i) => {
         const x = (i + 0.5) * cell;
         const by = bar(differences[trait]);
-        const felt = Math.abs(differences[trait]) >= FELT;
+        const felt = changeOf(differences[trait]) !== 'as now';
         return (
           <g key={trait}>
             {felt ? (
@@ -61,7 +51,7 @@ export function TraitPicture({ differences, words }: TraitPictureProps) {
               textAnchor="middle"
               className={felt ? 'fill-ink text-[10px]' : 'fill-soft text-[10px]'}
             >
-              {NAMES[trait]}
+              {trait}
             </text>
           </g>
         );

@@ -1,4 +1,10 @@
-/** A generator that gives the same numbers every time (mulberry32), so the demo is the same everywhere. */
+/**
+ * A generator that gives the same numbers for the same seed (mulberry32, from memory), so that the demo is the
+ * same everywhere and a trial can be run again. `next` is from 0 to below 1, `below(n)` a whole number below n.
+ *
+ * @example
+ * chanceFrom(3).below(10) === chanceFrom(3).below(10) // true
+ */
 export function chanceFrom(seed: number) {
   let state = seed;
   const next = (): number => {
