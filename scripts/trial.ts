@@ -37,7 +37,7 @@ export async function tryServer(requests: number, rounds: number): Promise<boole
   if (!(await ensureBuild(BUILD)).good) fail('The build failed; the lines above say why.');
   const port = await freePort(3850);
   const origin = `http://127.0.0.1:${port}`;
-  const target = await targetAt(origin, url, BUILD);
+  const target = await targetAt(origin, url, BUILD, 'all');
   const server = await serve(url, port, BUILD);
   const hostile = await beHostile(target, requests, 3).finally(() => server.kill('SIGKILL'));
   console.log(
