@@ -1,144 +1,70 @@
 /**
- * The stiffness of a bed as a net of strings under tension, and the tension that gives the same on
- * another frame. A segment of length l under the tension T resists being pushed aside with T/l at each
- * end; the rim stands still. Static and for small pushes; friction at the crossings, the stretch of
- * the strings and the give of the frame are left out.
+ * How stiff a bed is where a ball presses on it, and the tension that makes another frame's as stiff.
+ * The bed is a net of elastic strings (`net`). Static; friction at the crossings, the height of the
+ * weave, the give of the frame and that of the ball are left out.
  */
 import type { Bed } from './bed';
-import { addTo, bandedMatrix, solveBanded } from './banded';
+import { stringStiffnessN, type Family } from './family';
+import { meshOf, settle, type Mesh, type Net, type NetString, type Point } from './net';
 import type { Sport } from './sport';
 import type { TicketTension } from './units';
 
-export interface Point {
-  readonly x: number;
-  readonly y: number;
+/** What a bed is strung with, as far as its stretch goes. */
+export interface StretchOf {
+  readonly family: Family;
+  readonly gaugeMm: number;
 }
 
-/** One string as a straight line from rim to rim, mm, under its tension, N. */
-export interface NetString {
-  readonly from: Point;
-  readonly to: Point;
-  readonly n: number;
+export interface BedStrings {
+  readonly mains: StretchOf;
+  readonly crosses: StretchOf;
 }
 
-export interface Net {
-  /** From left to right, each from the head to the throat. */
-  readonly mains: readonly NetString[];
-  /** From the head to the throat, each from left to right. */
-  readonly crosses: readonly NetString[];
+export interface Press {
+  /** Radius of the ball, mm. */
+  readonly radiusMm: number;
+  readonly forceN: number;
 }
 
-/** Radius of what presses on the bed, mm. ITF Rules of Tennis, Appendix I: a ball of 65.4 to 68.6 mm;
- * BWF Laws, Law 2: a base of 25 to 28 mm; WSF Specifications: a ball of 40 mm. */
-export const PRESS_RADIUS_MM: Record<Sport, number> = {
-  tennis: 33.5,
-  badminton: 13.25,
-  squash: 20,
+/**
+ * What presses on the bed: a ball of 65.4 to 68.6 mm (ITF Rules of Tennis, Appendix I), a base of 25 to
+ * 28 mm (BWF Laws, Law 2), a ball of 40 mm (WSF Specifications); with what one leans on it at the counter, from memory.
+ */
+export const PRESS: Record<Sport, Press> = {
+  tennis: { radiusMm: 33.5, forceN: 200 },
+  badminton: { radiusMm: 13.25, forceN: 40 },
+  squash: { radiusMm: 20, forceN: 80 },
 };
 
-/** The net of a bed, mains and crosses at the tensions of a ticket. */
-export function netOf(bed: Bed, { mainN, crossN }: Pick<TicketTension, 'mainN' | 'crossN'>): Net {
+/** What is left of a pull by the first ball. Common practice, no source: 5 to 10 % are lost, 55 lb are about 50. */
+export const SETTLED_SHARE = 0.9;
+
+type Tension = Pick<TicketTension, 'mainN' | 'crossN'>;
+
+/** The net of a bed, mains and crosses at the tensions of a ticket as they settle. */
+export function netOf(bed: Bed, { mainN, crossN }: Tension, { mains, crosses }: BedStrings): Net {
+  const of = (n: number, { family, gaugeMm }: StretchOf) => ({
+    n: n * SETTLED_SHARE,
+    eaN: stringStiffnessN(family, gaugeMm),
+  });
+  const [main, cross] = [of(mainN, mains), of(crossN, crosses)];
   const right = bed.mainHoles.head.map((head, i): NetString => {
     const throat = bed.mainHoles.throat[i] as Point;
-    return { from: { x: head.x, y: head.y }, to: { x: throat.x, y: throat.y }, n: mainN };
+    return { from: { x: head.x, y: head.y }, to: { x: throat.x, y: throat.y }, ...main };
   });
-  const mirrored = ({ from, to, n }: NetString): NetString => ({
+  const mirrored = ({ from, to, ...rest }: NetString): NetString => ({
     from: { x: -from.x, y: from.y },
     to: { x: -to.x, y: to.y },
-    n,
+    ...rest,
   });
   return {
     mains: [...right.map(mirrored).toReversed(), ...right],
     crosses: bed.crossHoles.map(({ x, y }) => ({
       from: { x: -x, y },
       to: { x, y },
-      n: crossN,
+      ...cross,
     })),
   };
-}
-
-interface Node extends Point {
-  readonly main: number;
-  readonly cross: number;
-}
-
-/** How far along `a` it meets `b`, both from 0 to 1; nothing when they do not meet inside the rim. */
-function meeting(a: NetString, b: NetString): Point | undefined {
-  const [ax, ay] = [a.to.x - a.from.x, a.to.y - a.from.y];
-  const [bx, by] = [b.to.x - b.from.x, b.to.y - b.from.y];
-  const cross = ax * by - ay * bx;
-  if (Math.abs(cross) < 1e-9) return undefined;
-  const [dx, dy] = [b.from.x - a.from.x, b.from.y - a.from.y];
-  const along = (dx * by - dy * bx) / cross;
-  const across = (dx * ay - dy * ax) / cross;
-  const inside = (share: number) => share > 1e-6 && share < 1 - 1e-6;
-  return inside(along) && inside(across)
-    ? { x: a.from.x + along * ax, y: a.from.y + along * ay }
-    : undefined;
-}
-
-interface Mesh {
-  readonly nodes: readonly Node[];
-  /** Index of the node of a main and a cross, if they meet. */
-  readonly at: (main: number, cross: number) => number | undefined;
-  readonly net: Net;
-}
-
-function meshOf(net: Net): Mesh {
-  const nodes: Node[] = [];
-  const index = net.crosses.map((crossString, cross) =>
-    net.mains.map((mainString, main) => {
-      const point = meeting(mainString, crossString);
-      if (point) nodes.push({ ...point, main, cross });
-      return point && nodes.length - 1;
-    }),
-  );
-  return { nodes, at: (main, cross) => index[cross]?.[main], net };
-}
-
-/** Where each crossing goes under forces on the crossings, mm for N; in the order of `nodes`. */
-function settle({ nodes, at, net }: Mesh, forces: readonly number[]): readonly number[] {
-  const links: {
-    readonly a: number;
-    readonly b: number | undefined;
-    readonly stiffness: number;
-  }[] = [];
-  const string = ({ from, to, n }: NetString, along: readonly number[]) => {
-    const points = along.map((i) => nodes[i] as Node);
-    const stops: readonly Point[] = [from, ...points, to];
-    for (let k = 1; k < stops.length; k++) {
-      const [p, q] = [stops[k - 1] as Point, stops[k] as Point];
-      const stiffness = n / Math.hypot(q.x - p.x, q.y - p.y);
-      const [a, b] = [along[k - 2], along[k - 1]];
-      if (a !== undefined) links.push({ a, b, stiffness });
-      else if (b !== undefined) links.push({ a: b, b: undefined, stiffness });
-    }
-  };
-  const known = (index: number | undefined): index is number => index !== undefined;
-  net.mains.forEach((main, i) => string(main, net.crosses.map((_, j) => at(i, j)).filter(known)));
-  net.crosses.forEach((cross, j) => string(cross, net.mains.map((_, i) => at(i, j)).filter(known)));
-  const width = links.reduce(
-    (most, { a, b }) => Math.max(most, b === undefined ? 0 : Math.abs(a - b)),
-    0,
-  );
-  const matrix = bandedMatrix(nodes.length, width);
-  for (const { a, b, stiffness } of links) {
-    addTo(matrix, a, a, stiffness);
-    if (b === undefined) continue;
-    addTo(matrix, b, b, stiffness);
-    addTo(matrix, a, b, -stiffness);
-  }
-  return solveBanded(matrix, forces);
-}
-
-/** How the crossings of a net go down under a force on each of them, mm; `force` in N by place. */
-export function deflections(
-  net: Net,
-  force: (at: Point) => number,
-): readonly (Point & { readonly mm: number })[] {
-  const mesh = meshOf(net);
-  const mm = settle(mesh, mesh.nodes.map(force));
-  return mesh.nodes.map(({ x, y }, i) => ({ x, y, mm: mm[i] as number }));
 }
 
 /** Places of a disc around the middle of the head, evenly spread. */
@@ -184,13 +110,49 @@ function pressed({ nodes, at, net }: Mesh, radiusMm: number): readonly number[] 
   return shares;
 }
 
-/** The force that pushes a ball-sized disc in the middle of the net a millimetre in, N/mm. */
-export function netStiffness(net: Net, radiusMm: number): number {
+/** Tension across a millimetre of the bed's middle, N/mm: the mean of both directions. */
+function membraneTension({ mains, crosses }: Net): number {
+  const middle = (places: readonly number[]) => {
+    const gaps = places.slice(1).map((place, i) => ({
+      gap: Math.abs(place - (places[i] as number)),
+      off: Math.abs(place + (places[i] as number)) / 2,
+    }));
+    return gaps.reduce(
+      (best, each) => (each.off < best.off ? each : best),
+      gaps[0] ?? { gap: NaN, off: 0 },
+    ).gap;
+  };
+  const across = mains.map((string) => xAt(string, 0));
+  const down = crosses.map((string) => yAt(string, 0));
+  const tension = (strings: readonly NetString[]) =>
+    strings[Math.floor(strings.length / 2)]?.n ?? NaN;
+  return (tension(mains) / middle(across) + tension(crosses) / middle(down)) / 2;
+}
+
+/**
+ * Radius of the disc on which a ball lies, mm: where the slope of a membrane that bears the force on its
+ * rim, F/2πaT′, is that of the ball, a/R. No more than the ball has.
+ */
+const contactRadius = (net: Net, { radiusMm, forceN }: Press): number =>
+  Math.min(radiusMm, Math.sqrt((forceN * radiusMm) / (2 * Math.PI * membraneTension(net))));
+
+/** The force on a disc in the middle of the net for each millimetre that it goes in, N/mm. */
+export function discStiffness(net: Net, radiusMm: number, forceN: number): number {
   const mesh = meshOf(net);
   const shares = pressed(mesh, radiusMm);
-  const mm = settle(mesh, shares);
+  const mm = settle(
+    mesh,
+    shares.map((share) => forceN * share),
+  );
   // What the disc goes in is the mean of what it presses on, by the same shares.
-  return 1 / shares.reduce((sum, share, i) => sum + share * (mm[i] as number), 0);
+  return forceN / shares.reduce((sum, share, i) => sum + share * (mm[i] as number), 0);
+}
+
+/** How stiff a bed is under the ball of its sport, N/mm. */
+export function bedStiffness(bed: Bed, tension: Tension, strings: BedStrings): number {
+  const net = netOf(bed, tension, strings);
+  const press = PRESS[bed.spec.sport];
+  return discStiffness(net, contactRadius(net, press), press.forceN);
 }
 
 export interface SameFeel {
@@ -203,17 +165,28 @@ export interface SameFeel {
   readonly ratio: number;
 }
 
+const SEARCHES = 30;
+
 /**
- * The tension on another frame that makes its bed as stiff, with crosses to mains as they were.
- * The net's stiffness grows in proportion to its tensions, so one solution of each is enough.
+ * The tension on another frame that makes its bed as stiff with the same strings, crosses to mains as
+ * they were. Stiffness rises with tension a little less than in proportion, as stretch adds its own
+ * part, so the ratio is found by the secant.
  */
-export function sameFeel(
-  from: Bed,
-  tension: Pick<TicketTension, 'mainN' | 'crossN'>,
-  to: Bed,
-): SameFeel {
-  const stiffness = netStiffness(netOf(from, tension), PRESS_RADIUS_MM[from.spec.sport]);
-  const other = netStiffness(netOf(to, tension), PRESS_RADIUS_MM[to.spec.sport]);
-  const ratio = stiffness / other;
-  return { stiffness, ratio, mainN: tension.mainN * ratio, crossN: tension.crossN * ratio };
+export function sameFeel(from: Bed, tension: Tension, to: Bed, strings: BedStrings): SameFeel {
+  const at = (ratio: number): Tension => ({
+    mainN: tension.mainN * ratio,
+    crossN: tension.crossN * ratio,
+  });
+  const stiffness = bedStiffness(from, tension, strings);
+  const off = (ratio: number) => bedStiffness(to, at(ratio), strings) / stiffness - 1;
+  let [before, ratio] = [1, 1.05];
+  let [offBefore, offNow] = [off(before), off(ratio)];
+  if (offBefore === 0) ratio = before;
+  for (let i = 0; i < SEARCHES && offNow !== offBefore && ratio !== before; i++) {
+    const next = ratio - (offNow * (ratio - before)) / (offNow - offBefore);
+    [before, offBefore] = [ratio, offNow];
+    [ratio, offNow] = [next, off(next)];
+    if (Math.abs(offNow) < 1e-10) break;
+  }
+  return { stiffness, ratio, ...at(ratio) };
 }

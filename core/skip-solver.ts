@@ -61,7 +61,7 @@ export const DEEPEST = 5;
 /** A reading along the rim errs by about this much, mm (one standard deviation). */
 const READING_MM = 0.45;
 /** Frames leave the smooth curve by about this much, mm. */
-const UNEVEN_MM = 0.6;
+const UNEVEN_MM = 0.4;
 /** A cross shorter than this share of the width lies where only mains are. */
 const SHORTEST_CROSS = 0.3;
 /** From these shares on the best answer is called sure, and below it likely or a near tie. */
@@ -69,9 +69,17 @@ const SURE = 0.995;
 const NEAR_TIE = 0.75;
 
 /** What frames usually do, as costs: the number of skips at an end, and ends that differ. */
-const COUNT_COST = [1.6, 0.5, 0, 0.4, 1.8, 3, 4, 5] as const;
-const OTHER_COUNT_COST = 0.8;
-const OTHER_PLACE_COST = 0.5;
+const COUNT_COST = [0.8, 0.25, 0, 0.2, 0.9, 1.5, 2, 2.5] as const;
+const OTHER_COUNT_COST = 0.6;
+const OTHER_PLACE_COST = 0.4;
+/** How far the outermost main, and the end crosses, lie from the rim: this far from the usual, in gaps. */
+const SIDE_DEVIATION = 1;
+const TIP_DEVIATION = 2;
+/** A gap changes by about this share of itself every other string, beside how gaps usually widen. */
+const MAIN_BEND = 0.08;
+const CROSS_BEND = 0.06;
+/** Crosses widen by this share from the middle to an end. */
+const CROSS_WIDEN = 0.15;
 
 interface EndHoles {
   /** Distances from the centre line, and from the middle of the head towards this end, mm. */
@@ -153,7 +161,6 @@ function benchFor(question: SkipQuestion): Bench {
     throat: arcs.length - (mainsPerSide + depth.head),
   };
   const spacing = evenSpacing(sport, question.fan);
-  const last = Math.max(1, mainsPerSide - 1);
   const mainGap = outline.widthMm / 2 / (mainsPerSide + spacing.mainRim);
   const crossGap = outline.lengthMm / (crosses + spacing.headRim + spacing.throatRim);
   return {
@@ -162,13 +169,11 @@ function benchFor(question: SkipQuestion): Bench {
     depth,
     lastCross,
     usual: spacing,
-    // x = a·u + b·u³/3(P−1)², u = i − ½: gaps that widen with the square of the number, none at u = 0.
-    mainFit: fitter(
-      Array.from({ length: mainsPerSide }, (_, i) => {
-        const u = i + 0.5;
-        return [u, u ** 3 / (3 * last ** 2)];
-      }),
-      [undefined, { mean: spacing.mainWiden * mainGap, deviation: 0.3 * mainGap }],
+    mainFit: bentFitter(
+      // The centre line lies half a gap inside the first main.
+      Array.from({ length: mainsPerSide }, (_, i) => [i + 0.5]),
+      mainGap,
+      { widen: spacing.mainWiden, bend: MAIN_BEND },
     ),
     crossFit: {
       head: crossFitter(lastCross.head - mainsPerSide + shared.head.length, crossGap),
@@ -177,19 +182,36 @@ function benchFor(question: SkipQuestion): Bench {
   };
 }
 
-/** y = a + b·v + c·v² + d·v³, v counted outwards from the first cross of the middle. */
-const crossFitter = (count: number, gap: number): Fitter => {
-  const far = Math.max(1, count - 1);
+const crossFitter = (count: number, gap: number): Fitter =>
+  bentFitter(
+    Array.from({ length: count }, (_, v) => [1, v]),
+    gap,
+    { widen: CROSS_WIDEN, bend: CROSS_BEND },
+  );
+
+/**
+ * A straight row of strings, whose free columns end in the number of each, that bends a little at every
+ * other string: gaps may stay equal, then widen, in steps or steadily, as long as no step is large.
+ */
+function bentFitter(
+  straight: readonly (readonly number[])[],
+  gap: number,
+  { widen, bend }: { readonly widen: number; readonly bend: number },
+): Fitter {
+  const numbers = straight.map((row) => row.at(-1) as number);
+  const bends: number[] = [];
+  for (let at = 1.5; at < (numbers.at(-1) as number) - 0.9; at += 2) bends.push(at);
   return fitter(
-    Array.from({ length: count }, (_, v) => [1, v, v ** 2 / far, v ** 3 / far ** 2]),
+    straight.map((row, i) => [
+      ...row,
+      ...bends.map((at) => Math.max(0, (numbers[i] as number) - at)),
+    ]),
     [
-      undefined,
-      undefined,
-      { mean: 0, deviation: 0.25 * gap },
-      { mean: 0.03 * gap, deviation: 0.15 * gap },
+      ...(straight[0] as readonly number[]).map(() => undefined),
+      ...bends.map(() => ({ mean: (widen * gap) / bends.length, deviation: bend * gap })),
     ],
   );
-};
+}
 
 /** How far a distance to the rim, in gaps, is from what frames usually leave. */
 const rimCost = (gaps: number, usual: number, deviation: number): number =>
@@ -214,7 +236,11 @@ function draftEnd(bench: Bench, end: End, skip: readonly number[]): Draft {
   const rim =
     end === 'throat' && fan
       ? 0
-      : rimCost((outline.widthMm / 2 - outermost) / Math.max(1, gap), usual.mainRim, 0.6);
+      : rimCost(
+          (outline.widthMm / 2 - outermost) / Math.max(1, gap),
+          usual.mainRim,
+          SIDE_DEVIATION,
+        );
   const bound = mainFit(mainX, mainVariance) + spread + rim + (COUNT_COST[skip.length] ?? 6);
   return { skip, mainX, mainVariance, bound };
 }
@@ -240,7 +266,7 @@ function judgeEnd(bench: Bench, end: End, draft: Draft): EndCandidate {
   const rim = rimCost(
     (outline.lengthMm / 2 - top) / Math.max(1, gap),
     end === 'head' ? usual.headRim : usual.throatRim,
-    1.2,
+    TIP_DEVIATION,
   );
   return { ...draft, cost: draft.bound + fit + spread + rim };
 }
@@ -290,7 +316,7 @@ function joinCost(fan: boolean, head: EndCandidate, throat: EndCandidate): numbe
   for (let i = 0; i < head.mainX.length; i++) {
     const off = share * (head.mainX[i] as number) - (throat.mainX[i] as number);
     const variance = (head.mainVariance[i] as number) + (throat.mainVariance[i] as number);
-    cost += 1.5 * Math.log1p((off * off) / (4 * variance));
+    cost += 1.5 * Math.log1p((off * off) / (2 * variance));
   }
   return cost;
 }

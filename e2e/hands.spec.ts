@@ -58,7 +58,9 @@ test('a client taken in twice: merged, the racket moves, and undone again', asyn
   await page.getByRole('option', { name: new RegExp(`^${first.client}`) }).click();
   await expect(page.getByText(`This racket is on ticket ${first.number} already.`)).toBeVisible();
   await page.getByRole('button', { name: 'Take it in' }).click();
-  await expect(sentence(page, `on ticket ${first.number} already`)).toBeVisible();
+  await expect(
+    sentence(page, `on ticket ${first.number} already, so it was not taken in twice`),
+  ).toBeVisible();
 });
 
 test('single keys act where nothing else takes keys, and can be turned off', async ({ page }) => {

@@ -185,6 +185,19 @@ test('the same feel: the same frame the same figure, a larger head a higher one'
   await page.getByLabel('At this tension').fill('24/23');
   await choose(page, 'And now string this one', FRAME);
   await expect(answer).toContainText('24/23 kg');
+  // From memory: strung tennis rackets measure 30 to 44 N/mm; aramid stretches least and is stiffest.
+  const stiffness = async () =>
+    Number(/([\d.]+) N\/mm/.exec((await answer.textContent()) ?? '')?.[1]);
+  const nylon = await stiffness();
+  expect(nylon).toBeGreaterThan(30);
+  expect(nylon).toBeLessThan(44);
+  await page.getByText('Both strung with').click();
+  const mains = page.getByRole('radiogroup', { name: 'Mains' });
+  await mains.getByRole('radio', { name: 'aramid' }).click();
+  await expect.poll(stiffness).toBeGreaterThan(nylon);
+  await page.getByLabel('Thickness of the mains').fill('9');
+  await expect(sentence(page, '9 mm is no tennis string')).toBeVisible();
+  await page.getByLabel('Thickness of the mains').fill('16L');
   await choose(page, 'And now string this one', 'Tarnhelve Groyne Wide 115');
   await expect(answer).toContainText(/needs \d+\.\d % more/);
   await choose(page, 'And now string this one', 'Wexquay Wisp 7');

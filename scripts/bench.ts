@@ -2,7 +2,8 @@
 import { exit } from 'node:process';
 
 if (process.argv[2] === 'trial') {
-  const { tryLedger, tryServer } = await import('./trial');
+  const { tryFrames, tryLedger, tryServer } = await import('./trial');
+  const framesHold = tryFrames(1500);
   const ledgerHolds = tryLedger(2000);
-  exit((await tryServer(3200, 40)) && ledgerHolds ? 0 : 1);
+  exit((await tryServer(3200, 40)) && ledgerHolds && framesHold ? 0 : 1);
 } else await import('./speed');

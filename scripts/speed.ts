@@ -24,7 +24,7 @@ import { fillWithDemo } from '@/db/demo/fill';
 import { DEMO_STRINGS } from '@/db/demo/strings';
 import { CHROMIUM, ensureChromium } from './house';
 import { openHouse } from './open';
-import { ledgerOf, libraryFrames, skipTrial, type Reading } from './skip-trial';
+import { ledgerOf, libraryFrames, skipTrial, type Reading } from '@/core/testing/skip-trial';
 
 const specOf = (name: string): FrameSpec =>
   LIBRARY.find((frame) => frame.name === name)?.spec as FrameSpec;
@@ -101,10 +101,10 @@ const WORKS: readonly (readonly [string, () => unknown])[] = [
   ['study a teardrop, 14 × 18', () => studyFrame(specOf('Bryndal Cinder 120'))],
   ['advise, nine setups of thirty strings', () => advise(about, means)],
   ['climb one staircase', () => climb(about, firm, 'kg')],
-  ['same feel, on a larger head', () => sameFeel(bed, tension, other)],
+  ['same feel, on a larger head', () => sameFeel(bed, tension, other, strings)],
   [
     'same feel, badminton 22 × 22',
-    () => sameFeel(badminton, { mainN: 110, crossN: 120 }, badminton),
+    () => sameFeel(badminton, { mainN: 110, crossN: 120 }, badminton, strings),
   ],
   ['prove a sequence at the bench, 16 × 19', () => benchSequence(job)],
   ['the log of a whole job', () => benchLog(events)],
@@ -136,7 +136,8 @@ const READINGS: readonly Reading[] = [
   { errorMm: 1, slipMm: 0 },
   { errorMm: 0.5, slipMm: 3 },
 ];
-for (const reading of READINGS) console.log(ledgerOf(reading, skipTrial(reading, 12)));
+for (const reading of READINGS)
+  console.log(ledgerOf(reading, skipTrial(reading, 30, libraryFrames())));
 
 const quantile = (values: readonly number[], share: number): string =>
   (values.toSorted((a, b) => a - b)[Math.floor(share * (values.length - 1))] ?? NaN).toFixed(1);

@@ -1,5 +1,6 @@
 /** The whole of what the tests try in small: `npm run bench -- trial`. */
 import { USUAL_MACHINE } from '@/core/bench-plan';
+import { frameTrial } from '@/core/testing/frame-trial';
 import { mutationTrial } from '@/core/testing/mutation-trial';
 import { openDatabase } from '@/db/connection';
 import { fillWithDemo } from '@/db/demo/fill';
@@ -25,6 +26,14 @@ export function tryLedger(count: number): boolean {
   );
   for (const each of passed.slice(0, 20)) console.log(`  passed: ${each}`);
   return refused >= 0.95 * mutants;
+}
+
+/** Frames drawn by chance, the whole way to the bench: whether all that must hold of them does. */
+export function tryFrames(count: number): boolean {
+  const { frames, paths, broken } = frameTrial(count, 5);
+  console.log(`Frames drawn by chance: ${frames}, strung ${paths} ways, broken ${broken.length}`);
+  for (const each of broken.slice(0, 20)) console.log(`  ${each}`);
+  return broken.length === 0;
 }
 
 /** A server of the trial's own, over an invented workshop that nobody minds. */

@@ -1,6 +1,6 @@
 /** Finds the tension of the same feel beside the interface. */
 import { studyFrame } from '@/core/bed';
-import { sameFeel, type SameFeel } from '@/core/feel';
+import { sameFeel, type BedStrings, type SameFeel } from '@/core/feel';
 import type { FrameSpec } from '@/core/frame';
 import type { TicketTension } from '@/core/units';
 
@@ -9,6 +9,7 @@ export interface FeelQuestion {
   readonly from: FrameSpec;
   readonly to: FrameSpec;
   readonly tension: TicketTension;
+  readonly strings: BedStrings;
 }
 
 export interface FeelAnswer {
@@ -22,7 +23,7 @@ addEventListener('message', ({ data }: MessageEvent<FeelQuestion>) => {
   const to = studyFrame(data.to).bed;
   const answer: FeelAnswer = {
     id: data.id,
-    found: from && to && sameFeel(from, data.tension, to),
+    found: from && to && sameFeel(from, data.tension, to, data.strings),
   };
   postMessage(answer);
 });

@@ -7,16 +7,26 @@ interface FormFootProps {
     readonly notice: string | undefined;
     readonly restored: 'as it was' | 'over a change' | undefined;
     readonly discard: () => void;
+    readonly untouched: boolean;
   };
   /** What the button does, in the trade's words. */
   readonly action: string;
+  /** It leads nowhere, so that there is nothing to press before something is changed. */
+  readonly onlySaves?: boolean;
   /** It stands in a row of its own form, not below everything. */
   readonly inRow?: boolean;
   readonly children?: ReactNode;
 }
 
 /** The end of every form: what happened, and the one thing to press. */
-export function FormFoot({ form, action, inRow = false, children }: FormFootProps) {
+export function FormFoot({
+  form,
+  action,
+  onlySaves = false,
+  inRow = false,
+  children,
+}: FormFootProps) {
+  const isIdle = onlySaves && form.untouched;
   return (
     <div
       className={clsx(
@@ -41,12 +51,19 @@ export function FormFoot({ form, action, inRow = false, children }: FormFootProp
       )}
       <div className="flex flex-wrap items-center gap-4">
         <button
-          type="submit"
+          type={isIdle ? 'button' : 'submit'}
           disabled={form.sending}
-          className="bg-ink text-paper px-5 py-2 font-medium disabled:opacity-60"
+          aria-disabled={isIdle}
+          className={clsx(
+            'px-5 py-2 font-medium disabled:opacity-60',
+            isIdle
+              ? 'border-edge text-soft cursor-default border'
+              : 'bg-ink text-paper border border-transparent',
+          )}
         >
           {form.sending ? 'Saving …' : action}
         </button>
+        {isIdle && <span className="label">Nothing is changed yet.</span>}
         {children}
       </div>
     </div>

@@ -29,6 +29,8 @@ export interface KeptForm<V extends FieldValues> extends UseFormReturn<V> {
   /** What was typed before a reload has been put back: as it was, or over what somebody else has saved meanwhile. */
   readonly restored: 'as it was' | 'over a change' | undefined;
   readonly discard: () => void;
+  /** It shows what is kept, and nobody has changed anything: there is nothing to save. */
+  readonly untouched: boolean;
 }
 
 interface Options<V extends FieldValues> {
@@ -106,6 +108,7 @@ export function useKeptForm<V extends FieldValues>({
   // The form is made anew with each version of what it edits, so both stay what they were at first.
   const [shown] = useState({ initial, version });
   const [sending, setSending] = useState(false);
+  const [touched, setTouched] = useState(false);
   const [refused, setRefused] = useState<{ readonly form: EventTarget | null | undefined }>();
   // Once its sentences are drawn and its fields answer again, the keyboard stands on the first that has one.
   useEffect(() => {
@@ -129,7 +132,10 @@ export function useKeptForm<V extends FieldValues>({
     }
     return subscribe({
       formState: { values: true },
-      callback: ({ values }) => keep(key, { ...shown, values, sent: false }),
+      callback: ({ values }) => {
+        setTouched(JSON.stringify(values) !== JSON.stringify(shown.initial));
+        keep(key, { ...shown, values, sent: false });
+      },
     });
   }, [key, reset, subscribe, router, shown]);
 
@@ -184,5 +190,8 @@ export function useKeptForm<V extends FieldValues>({
     problem: (get(errors, name) as { message?: string } | undefined)?.message,
   });
 
-  return { ...form, field, send, sending, notice, restored, discard };
+  // A version counts from 1; what has none yet is new.
+  const untouched = version > 0 && !touched && restored === undefined;
+
+  return { ...form, field, send, sending, notice, restored, discard, untouched };
 }

@@ -81,7 +81,7 @@ export function ClientForm({
         options={UNITS}
       />
       <NoteField label="Notes" {...form.field('notes')} />
-      <FormFoot form={form} action={action} />
+      <FormFoot form={form} action={action} onlySaves />
     </KeptForm>
   );
 }

@@ -50,7 +50,7 @@ export function RacketForm({ name, version, initial, frames, save }: RacketFormP
         hint="They show at the bench, at their step: mount: lead tape under the left mount · knots: … · any other line at the first look."
         {...form.field('notes')}
       />
-      <FormFoot form={form} action="Save the racket" />
+      <FormFoot form={form} action="Save the racket" onlySaves />
     </KeptForm>
   );
 }

@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import type { Family } from '@/core/family';
+import type { StretchOf } from '@/core/feel';
 import { printedRange, type FrameSpec } from '@/core/frame';
 import { betweenMachines } from '@/core/machine';
 import { parseTicketTension } from '@/core/notation';
@@ -21,6 +21,7 @@ import { Choice } from '@/ui/form/choice';
 import { TextField } from '@/ui/form/field';
 import { ListPicker } from '@/ui/form/list-picker';
 import { useAwake } from '@/ui/use-awake';
+import { entryOf, readString, StringEntry } from './string-entry';
 import { useSameFeel } from './use-same-feel';
 
 interface KnownFrame {
@@ -31,7 +32,12 @@ interface KnownFrame {
 
 interface FeelFormProps {
   readonly frames: readonly KnownFrame[];
-  readonly from: { readonly frameId: string; readonly tension: string; readonly family: Family };
+  readonly from: {
+    readonly frameId: string;
+    readonly tension: string;
+    readonly mains: StretchOf | undefined;
+    readonly crosses: StretchOf | undefined;
+  };
   readonly unit: TensionUnit;
   readonly lockOut: { readonly share: number; readonly measured: boolean };
 }
@@ -48,16 +54,24 @@ export function FeelForm({ frames, from, unit, lockOut }: FeelFormProps) {
   const [fromId, setFromId] = useState(from.frameId);
   const [toId, setToId] = useState('');
   const [typed, setTyped] = useState(from.tension);
+  const [mains, setMains] = useState(entryOf(from.mains));
+  const [crosses, setCrosses] = useState(entryOf(from.crosses));
   const byId = (id: string) => frames.find((frame) => frame.id === id);
   const [before, after] = [byId(fromId), byId(toId)];
   const sport = before?.spec.sport ?? 'tennis';
   const tension = parseTicketTension(typed, sport, unit);
   const known = tension.ok ? tension.value : undefined;
+  const strings = { mains: readString(mains, sport), crosses: readString(crosses, sport) };
+  const strung =
+    strings.mains.ok && strings.crosses.ok
+      ? { mains: strings.mains.value, crosses: strings.crosses.value }
+      : undefined;
   const alike = before && after && before.spec.sport === after.spec.sport;
   const found = useSameFeel({
     from: alike ? before.spec : undefined,
     to: alike ? after.spec : undefined,
     tension: known,
+    strings: strung,
   });
   const ticket = found && known && rounded(found, known.unit);
   const options = frames.map(({ id, name, spec }) => ({ id, text: name, detail: spec.sport }));
@@ -93,6 +107,15 @@ export function FeelForm({ frames, from, unit, lockOut }: FeelFormProps) {
               : undefined
           }
         />
+        <details open={!strung}>
+          <summary className="cursor-pointer py-1">
+            {strung
+              ? `Both strung with ${stringWords(strung.mains, strung.crosses)}`
+              : 'Strung with'}
+          </summary>
+          <StringEntry label="Mains" entry={mains} sport={sport} onChange={setMains} />
+          <StringEntry label="Crosses" entry={crosses} sport={sport} onChange={setCrosses} />
+        </details>
       </section>
       <section aria-label="The same feel" aria-live="polite">
         <h2 className="figure text-2xl">The same stiffness of the bed</h2>
@@ -101,13 +124,15 @@ export function FeelForm({ frames, from, unit, lockOut }: FeelFormProps) {
             <p className="figure text-6xl">{formatTicket(ticket)}</p>
             <p>{formatTicketConverted(ticket)}</p>
             <p className="label mt-2">
-              {found.stiffness.toFixed(1)} N/mm under a ball in the middle, on both. The other frame
-              needs {Math.abs(100 * (found.ratio - 1)).toFixed(1)} %{' '}
-              {found.ratio >= 1 ? 'more' : 'less'}
+              {found.stiffness.toFixed(1)} N/mm under a ball in the middle, on both, once the
+              strings have settled by a tenth. The other frame needs{' '}
+              {Math.abs(100 * (found.ratio - 1)).toFixed(1)} % {found.ratio >= 1 ? 'more' : 'less'}
               {` (${inTensionUnit(found.mainN, ticket.unit, 0.1)}/${inTensionUnit(found.crossN, ticket.unit, 0.1)} ${ticket.unit} before rounding).`}
             </p>
             <div className="mt-2">
-              <Cautions cautions={tensionCautions(after.spec, ticket, from.family, from.family)} />
+              <Cautions
+                cautions={tensionCautions(after.spec, ticket, mains.family, crosses.family)}
+              />
             </div>
             {!printedRange(after.spec) && (
               <p className="label">Nobody has read the range of this frame: look in its throat.</p>
@@ -115,18 +140,25 @@ export function FeelForm({ frames, from, unit, lockOut }: FeelFormProps) {
           </>
         ) : (
           <p className="label">
-            {alike && known ? 'Working it out …' : 'Choose both frames and a tension.'}
+            {alike && known && strung ? 'Working it out …' : 'Choose both frames and a tension.'}
           </p>
         )}
         <p className="label mt-3 max-w-prose">
-          The bed as a net of strings under tension across each true outline, with the same string
-          in both. Static and for small pushes: friction, the stretch of the strings and the give of
-          the frame are left out, so take it as a start and judge over several sessions.
+          The bed as a net of strings that stretch, across each true outline, the same in both,
+          under a ball that is leaned on, not hit. Friction between strings and the give of frame
+          and ball are left out, so take it as a start and judge over several sessions.
         </p>
       </section>
       <Machines known={known} lockOut={lockOut} />
     </fieldset>
   );
+}
+
+function stringWords(mains: StretchOf, crosses: StretchOf): string {
+  const words = ({ family, gaugeMm }: StretchOf) => `${family} ${gaugeMm.toFixed(2)} mm`;
+  return words(mains) === words(crosses)
+    ? words(mains)
+    : `${words(mains)} in the mains and ${words(crosses)} in the crosses`;
 }
 
 /** The same figure on a machine that pulls differently. */

@@ -2,6 +2,7 @@ import type { Metadata } from 'next';
 import { z } from 'zod';
 import { ticketNumber } from '@/app/action';
 import { USUAL_HOUSE } from '@/core/house-rules';
+import type { StretchOf } from '@/core/feel';
 import { formatTicket } from '@/core/units';
 import { openWorkshop } from '@/db/workshop';
 import { FeelForm } from './feel-form';
@@ -23,13 +24,18 @@ async function startFrom({ racket, ticket }: z.output<typeof query>) {
     return {
       frameId: '',
       tension: '',
-      family: 'multifilament' as const,
+      mains: undefined,
+      crosses: undefined,
       unit: workshop.tensionUnit,
     };
   const client = await clients.get(known.clientId);
   const record = (await tickets.ofRacket(known.id)).find((each) => each.record)?.record;
   const setUp = open?.mainN && open.crossN && open.tensionUnit ? open : undefined;
-  const string = setUp?.mainStringId ? await strings.get(setUp.mainStringId) : undefined;
+  const strungWith = async (id: string | null | undefined, gaugeMm: number | null | undefined) => {
+    const string = id ? await strings.get(id) : undefined;
+    return string && gaugeMm ? { family: string.family, gaugeMm } : undefined;
+  };
+  const stretchOf = (of: StretchOf | undefined) => of && { family: of.family, gaugeMm: of.gaugeMm };
   const tension = setUp
     ? formatTicket({
         mainN: setUp.mainN ?? 0,
@@ -42,7 +48,12 @@ async function startFrom({ racket, ticket }: z.output<typeof query>) {
   return {
     frameId: known.frameId ?? '',
     tension,
-    family: string?.family ?? record?.setup.mains.family ?? ('multifilament' as const),
+    mains: setUp
+      ? await strungWith(setUp.mainStringId, setUp.mainGaugeMm)
+      : stretchOf(record?.setup.mains),
+    crosses: setUp
+      ? await strungWith(setUp.crossStringId, setUp.crossGaugeMm)
+      : stretchOf(record?.setup.crosses),
     unit: client?.tensionUnit ?? workshop.tensionUnit,
   };
 }

@@ -1,7 +1,7 @@
 'use client';
 
 import { useEffect, useRef, useState } from 'react';
-import type { SameFeel } from '@/core/feel';
+import type { BedStrings, SameFeel } from '@/core/feel';
 import type { FrameSpec } from '@/core/frame';
 import type { TicketTension } from '@/core/units';
 import type { FeelAnswer, FeelQuestion } from '@/workers/feel.worker';
@@ -10,14 +10,16 @@ interface Asked {
   readonly from: FrameSpec | undefined;
   readonly to: FrameSpec | undefined;
   readonly tension: TicketTension | undefined;
+  readonly strings: BedStrings | undefined;
 }
 
 /** The tension of the same feel, worked out in a worker; undefined until it answers. */
-export function useSameFeel({ from, to, tension }: Asked): SameFeel | undefined {
+export function useSameFeel({ from, to, tension, strings }: Asked): SameFeel | undefined {
   const worker = useRef<Worker>(undefined);
   const asked = useRef(0);
   const [answer, setAnswer] = useState<FeelAnswer>();
-  const question = from && to && tension ? JSON.stringify({ from, to, tension }) : '';
+  const question =
+    from && to && tension && strings ? JSON.stringify({ from, to, tension, strings }) : '';
   const [answered, setAnswered] = useState('');
 
   useEffect(() => {

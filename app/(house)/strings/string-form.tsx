@@ -132,7 +132,7 @@ export function StringForm({ name, version, initial, save, action, currency }: S
       />
       <NoteField className="col-span-2" label="Notes" {...form.field('notes')} />
       <div className="col-span-2">
-        <FormFoot form={form} action={action} />
+        <FormFoot form={form} action={action} onlySaves />
       </div>
     </KeptForm>
   );

@@ -90,7 +90,7 @@ export function WorkshopForm({ name, version, initial, save }: WorkshopFormProps
         options={handSchema.options.map((value) => ({ value, text: value }))}
       />
       <div className="col-span-2">
-        <FormFoot form={form} action="Save the workshop" />
+        <FormFoot form={form} action="Save the workshop" onlySaves />
       </div>
     </KeptForm>
   );

@@ -112,7 +112,7 @@ export function HouseForm({ name, version, initial, unit, save }: HouseFormProps
           className="self-center"
         />
       </section>
-      <FormFoot form={form} action="Save the house rules" />
+      <FormFoot form={form} action="Save the house rules" onlySaves />
     </KeptForm>
   );
 }

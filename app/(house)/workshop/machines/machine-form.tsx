@@ -81,7 +81,7 @@ export function MachineForm({ name, version, initial, action, save }: MachineFor
         {...form.field('checkEveryDays')}
       />
       <div className="col-span-2">
-        <FormFoot form={form} action={action} />
+        <FormFoot form={form} action={action} onlySaves />
       </div>
     </KeptForm>
   );

@@ -1,3 +1,4 @@
+import clsx from 'clsx';
 import Link from 'next/link';
 import { setPull } from '@/core/bench-plan';
 import { paceOf, secondsLeft } from '@/core/bench-time';
@@ -12,6 +13,8 @@ import { Fact, Facts } from '@/ui/facts';
 import { houseOf, openTicket, sequenceOf } from '../ticket';
 import { Waits } from '../waits';
 import { stationTitle } from '../station-title';
+
+const PRIMARY = 'bg-ink text-paper px-5 py-2 font-medium';
 
 const AHEAD = ['one', 'two', 'three', 'three then six'] as const;
 
@@ -52,6 +55,7 @@ export default async function PullStation({ params }: PageProps<'/tickets/[numbe
     return `${ahead} ${formatTension(worst, setup.tension.unit)}`;
   }).join(', ');
   const count = (kind: string) => steps.filter((step) => step.kind === kind).length;
+  const allDone = done === steps.length;
   const other = machine && otherPull(machine, house, setup.tension);
   return (
     <div className="max-w-3xl">
@@ -81,10 +85,17 @@ export default async function PullStation({ params }: PageProps<'/tickets/[numbe
       </Facts>
       <p className="mt-6 flex flex-wrap items-baseline gap-6">
         {/* A page of its own: only the bench may talk to a tension head, and that is settled when it loads. */}
-        <a href={`/bench/${ticket.number}`} className="bg-ink text-paper px-5 py-2 font-medium">
-          {done === 0 ? 'Go to the bench' : 'Go on at the bench'}
+        <a href={`/bench/${ticket.number}`} className={allDone ? 'underline' : PRIMARY}>
+          {done === 0
+            ? 'Go to the bench'
+            : allDone
+              ? 'Look at the bench again'
+              : 'Go on at the bench'}
         </a>
-        <Link href={`/tickets/${ticket.number}/hand-over`} className="underline">
+        <Link
+          href={`/tickets/${ticket.number}/hand-over`}
+          className={allDone ? clsx(PRIMARY, 'order-first') : 'underline'}
+        >
           To the hand-over
         </Link>
         <Link href={`/practice/${ticket.frameId}`} className="underline">
