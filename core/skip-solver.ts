@@ -65,11 +65,11 @@ const UNEVEN_MM = 0.4;
 /** A cross shorter than this share of the width lies where only mains are. */
 const SHORTEST_CROSS = 0.3;
 /** From these shares on the best answer is called sure, and below it likely or a near tie. */
-const SURE = 0.995;
+const SURE = 0.998;
 const NEAR_TIE = 0.75;
 
 /** What frames usually do, as costs: the number of skips at an end, and ends that differ. */
-const COUNT_COST = [0.8, 0.25, 0, 0.2, 0.9, 1.5, 2, 2.5] as const;
+const COUNT_COST = [0.6, 0.2, 0, 0.15, 0.7, 1.2, 1.6, 2] as const;
 const OTHER_COUNT_COST = 0.6;
 const OTHER_PLACE_COST = 0.4;
 /** How far the outermost main, and the end crosses, lie from the rim: this far from the usual, in gaps. */

@@ -33,6 +33,18 @@ export async function toBench(page: Page, number: number, origin = ''): Promise<
   return Number(/of (\d+)/.exec(await header(page).innerText())?.[1]);
 }
 
+/** What can be pressed at the bench and is less than 44 px high or wide. */
+export const tooSmall = (page: Page): Promise<readonly string[]> =>
+  page.evaluate(() =>
+    [...document.querySelectorAll('main :is(button, a[href], select, summary)')]
+      .filter((target) => target.checkVisibility() && !target.closest('[inert]'))
+      .filter((target) => {
+        const { width, height } = target.getBoundingClientRect();
+        return width < 43.5 || height < 43.5;
+      })
+      .map((target) => target.textContent),
+  );
+
 /** Presses the space bar until so many steps are done. */
 export async function spaceTo(page: Page, from: number, to: number): Promise<void> {
   for (let i = from; i < to; i++) {

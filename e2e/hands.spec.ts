@@ -1,8 +1,8 @@
 import { expect, test, type Page } from '@playwright/test';
-import { header, readyJob, spaceTo, step, toBench } from './at-the-bench';
+import { header, readyJob, spaceTo, step, toBench, tooSmall } from './at-the-bench';
 import { awake, own, sentence, takeIn } from './bench';
 
-/** What is wrong with the sizes of a page: a sideways scroll, or a thing to press that is hard to hit. */
+/** How far a page is wider than the screen, px. */
 const tooWide = (page: Page): Promise<number> =>
   page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
 
@@ -95,6 +95,7 @@ test('the bench keeps its figure and its one button in reach on every screen', a
     const button = page.getByRole('button', { name: /^Pulled|^Done|^Next|^space/i }).first();
     await expect(button).toBeInViewport({ ratio: 1 });
     expect((await button.boundingBox())?.height).toBeGreaterThanOrEqual(44);
+    expect(await tooSmall(page), `${width}×${height}`).toEqual([]);
     await expect(step(page).locator('p').first()).toBeInViewport({ ratio: 0.9 });
     expect(await tooWide(page), `${width}×${height}`).toBeLessThanOrEqual(0);
   }
@@ -110,6 +111,22 @@ test('the bench keeps its figure and its one button in reach on every screen', a
   await page.getByRole('button', { name: 'Low light' }).click();
   await spaceTo(page, 0, 2);
   await expect(page.getByRole('button', { name: 'Daylight' })).toBeVisible();
+});
+
+test('a form that shows what is kept has nothing to press until something is changed', async ({
+  page,
+}) => {
+  await page.goto('/rackets?find=Brackwether');
+  await page.getByRole('link', { name: 'Ostrevan Heron 100' }).first().click();
+  await awake(page);
+  const save = page.getByRole('button', { name: 'Save the racket' });
+  await expect(save).toHaveAttribute('aria-disabled', 'true');
+  const mark = page.getByLabel('Serial or bench mark');
+  const before = await mark.inputValue();
+  await mark.fill(`${before} x`);
+  await expect(save).toHaveAttribute('aria-disabled', 'false');
+  await mark.fill(before);
+  await expect(page.getByText('Nothing is changed yet.')).toBeVisible();
 });
 
 test('Today, a racket and the stations fit a phone without a sideways scroll', async ({ page }) => {

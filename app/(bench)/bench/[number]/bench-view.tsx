@@ -255,7 +255,7 @@ function SetAside({
 }) {
   return (
     <details className="text-warn bench-notice">
-      <summary className="cursor-pointer">
+      <summary className="cursor-pointer py-2">
         {events.length === 1 ? 'One event is' : `${events.length} events are`} set aside: the rest
         goes on
       </summary>
@@ -266,7 +266,7 @@ function SetAside({
           </li>
         ))}
       </ul>
-      <button type="button" className="underline" onClick={forget}>
+      <button type="button" className="bench-target underline" onClick={forget}>
         I have seen it: let it go
       </button>
     </details>

@@ -104,17 +104,17 @@ export function HeadPanel({
         </p>
       )}
       {first && machine.caution && <p className="text-warn">{machine.caution}</p>}
-      <div className="flex flex-wrap items-baseline gap-x-6">
+      <div className="flex flex-wrap items-center gap-x-6">
         {head.link === 'linked' && (
-          <button type="button" className="label underline" onClick={turn}>
+          <button type="button" className="label bench-target underline" onClick={turn}>
             {byHand ? 'Let the head pull' : 'Work by hand'}
           </button>
         )}
         {head.link === 'linked' && !byHand && head.name === 'stand-in' && (
-          <label className="label flex items-baseline gap-2">
+          <label className="label flex items-center gap-2">
             Stand-in head. Rehearse in the next pull:
             <select
-              className="border-hair bg-paper min-h-8 border"
+              className="border-hair bg-paper min-h-11 border"
               value={head.rehearsal}
               onChange={({ target }) => {
                 const what = REHEARSALS.find((each) => each === target.value);
