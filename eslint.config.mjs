@@ -18,6 +18,31 @@ const mayNotReach = (folder, ...outside) => ({
   },
 });
 
+/** The chapters of the core, in the order of the work; those of one row do not know each other. */
+const CHAPTERS = [
+  ['maths'],
+  ['terms'],
+  ['measure'],
+  ['house', 'strings'],
+  ['frame'],
+  ['path'],
+  ['cut'],
+  ['advice'],
+  ['bench'],
+  ['record'],
+];
+
+/** Each chapter imports only what stands to its left. */
+const chapterZones = CHAPTERS.flatMap((row, i) =>
+  row.map((chapter) => ({
+    target: `./core/${chapter}`,
+    from: [...row.filter((each) => each !== chapter), ...CHAPTERS.slice(i + 1).flat()].map(
+      (each) => `./core/${each}`,
+    ),
+    message: `core/${chapter} stands to the left of it (see core/README.md).`,
+  })),
+);
+
 const config = [
   { ignores: ['.next/**', '.next-test/**', '.orthotens/**', 'next-env.d.ts', 'db/migrations/**'] },
   ...next,
@@ -46,6 +71,12 @@ const config = [
   mayNotReach('db', 'app', 'ui', 'formats', 'workers'),
   mayNotReach('formats', 'app', 'ui', 'db', 'workers'),
   mayNotReach('ui', 'app', 'db'),
+  {
+    // Tests may look to the right, at whole jobs.
+    files: ['core/**/*.ts'],
+    ignores: ['core/**/*.test.ts', 'core/testing/**'],
+    rules: { 'import/no-restricted-paths': ['error', { zones: chapterZones }] },
+  },
   {
     files: ['core/**/*.ts'],
     rules: {

@@ -10,7 +10,7 @@ import {
   rangeHint,
   type FrameEntry,
 } from './(house)/frames/frame-entry';
-import { emptyStringEntry, stringEntryOf, stringEntrySchema } from '@/core/string-facts';
+import { emptyStringEntry, stringEntryOf, stringEntrySchema } from '@/core/strings/string-facts';
 import { takeInSchema, type TakeInEntry } from './(house)/take-in/take-in-entry';
 import { handOverSchema } from './(house)/tickets/[number]/hand-over/hand-over-entry';
 import {

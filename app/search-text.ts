@@ -1,4 +1,4 @@
-import { textIn } from '@/core/reading';
+import { textIn } from '@/core/measure/reading';
 
 /** What is looked for: one short plain text. */
 export const searchIn = textIn.overwrite((text) => text.slice(0, 100).trim());

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { eq, sql } from 'drizzle-orm';
 import { afterAll, beforeAll, expect, it } from 'vitest';
-import type { BenchEvent, Deed } from '@/core/bench-log';
+import type { BenchEvent, Deed } from '@/core/bench/log';
 import { openDatabase, type OpenDatabase } from './connection';
 import { isBusy } from './saving';
 import { benchEvents } from './schema';

@@ -1,5 +1,5 @@
 import { and, asc, desc, eq, inArray, sql } from 'drizzle-orm';
-import type { BenchEvent } from '@/core/bench-log';
+import type { BenchEvent } from '@/core/bench/log';
 import type { Connection } from './connection';
 import { isRefusal } from './saving';
 import { benchEvents, tickets } from './schema';

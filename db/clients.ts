@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import Fuse from 'fuse.js';
 import { and, asc, count, eq, ilike, isNull, or, sql } from 'drizzle-orm';
-import type { Talk } from '@/core/talk';
+import type { Talk } from '@/core/advice/talk';
 import type { Connection } from './connection';
 import { containing, missed, type Saved } from './saving';
 import { clients, rackets, tickets } from './schema';

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { and, asc, eq, ilike, isNull, sql } from 'drizzle-orm';
-import type { FrameSpec } from '@/core/frame';
+import type { FrameSpec } from '@/core/frame/frame';
 import type { Connection } from './connection';
 import { containing, missed, type Saved } from './saving';
 import { frames } from './schema';

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { and, asc, eq, isNull, sql } from 'drizzle-orm';
-import type { MachineCheck } from '@/core/calibration';
+import type { MachineCheck } from '@/core/house/calibration';
 import type { Connection } from './connection';
 import { missed, type Saved } from './saving';
 import { machineChecks, machines } from './schema';

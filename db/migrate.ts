@@ -3,7 +3,7 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { sql } from 'drizzle-orm';
 import { z } from 'zod';
-import { USUAL_ASSUMPTIONS } from '@/core/lengths';
+import { USUAL_ASSUMPTIONS } from '@/core/cut/lengths';
 import type { Database } from './connection';
 import { clients, frames, strings, workshops } from './schema';
 

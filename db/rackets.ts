@@ -1,5 +1,5 @@
 import { and, asc, count, eq, ilike, isNull, or, sql } from 'drizzle-orm';
-import type { Talk } from '@/core/talk';
+import type { Talk } from '@/core/advice/talk';
 import type { Connection } from './connection';
 import { containing, missed, type Saved } from './saving';
 import { clients, frames, rackets, tickets } from './schema';

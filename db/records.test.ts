@@ -1,11 +1,11 @@
 import { randomUUID } from 'node:crypto';
 import { count, eq } from 'drizzle-orm';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { studyFrame } from '@/core/bed';
-import { USUAL_ASSUMPTIONS } from '@/core/lengths';
-import { jobRecordSchema, recordJob } from '@/core/record';
+import { studyFrame } from '@/core/frame/bed';
+import { USUAL_ASSUMPTIONS } from '@/core/cut/lengths';
+import { jobRecordSchema, recordJob } from '@/core/record/record';
 import { frameSpec } from '@/core/testing/frame-spec';
-import { newtons } from '@/core/units';
+import { newtons } from '@/core/measure/units';
 import type { Database, OpenDatabase } from './connection';
 import { fillWithDemo } from './demo/fill';
 import { migrateDatabase } from './migrate';

@@ -16,21 +16,21 @@ import {
   uuid,
 } from 'drizzle-orm/pg-core';
 import type { AdviceRecord } from '@/core/advice/record';
-import type { NotFor } from '@/core/advice/shelf';
-import type { Deed } from '@/core/bench-log';
-import type { Hand } from '@/core/bench-time';
-import type { Family, Shape } from '@/core/family';
-import type { FrameSpec } from '@/core/frame';
-import type { HouseRules } from '@/core/house-rules';
-import type { CutAssumptions } from '@/core/lengths';
-import type { ClampKind, MachineKind } from '@/core/machine';
-import type { Method } from '@/core/method';
-import type { MethodPreference } from '@/core/methods';
-import type { CutSourceKind, JobRecord } from '@/core/record';
-import type { Side } from '@/core/outline';
-import type { Sport } from '@/core/sport';
-import type { Talk } from '@/core/talk';
-import type { LengthSystem, TensionUnit } from '@/core/units';
+import type { NotFor } from '@/core/strings/not-for';
+import type { Deed } from '@/core/bench/log';
+import type { Hand } from '@/core/bench/times';
+import type { Family, Shape } from '@/core/terms/family';
+import type { FrameSpec } from '@/core/frame/frame';
+import type { HouseRules } from '@/core/house/house-rules';
+import type { CutAssumptions } from '@/core/cut/lengths';
+import type { ClampKind, MachineKind } from '@/core/house/machine';
+import type { Method } from '@/core/terms/method';
+import type { MethodPreference } from '@/core/cut/methods';
+import type { CutSourceKind, JobRecord } from '@/core/record/record';
+import type { Side } from '@/core/terms/ends';
+import type { Sport } from '@/core/terms/sport';
+import type { Talk } from '@/core/advice/talk';
+import type { LengthSystem, TensionUnit } from '@/core/measure/units';
 
 /**
  * Every row belongs to a workshop. Keys between tables carry the workshop too, so the database
@@ -273,7 +273,7 @@ export const tickets = pgTable(
   ],
 );
 
-/** What was done at the bench, event by event (`core/bench-log`). */
+/** What was done at the bench, event by event (`core/bench/log`). */
 export const benchEvents = pgTable(
   'bench_events',
   {

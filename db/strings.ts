@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { and, asc, eq, ilike, isNull, sql } from 'drizzle-orm';
-import type { Sport } from '@/core/sport';
-import type { StringFacts } from '@/core/string-facts';
+import type { Sport } from '@/core/terms/sport';
+import type { StringFacts } from '@/core/strings/string-facts';
 import type { Connection } from './connection';
 import { containing, missed, type Saved } from './saving';
 import { strings } from './schema';

@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { USUAL_ASSUMPTIONS } from '@/core/lengths';
+import { USUAL_ASSUMPTIONS } from '@/core/cut/lengths';
 import { openDatabase, type Database, type OpenDatabase } from './connection';
 import { migrateDatabase } from './migrate';
 import { workshops } from './schema';

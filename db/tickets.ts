@@ -1,8 +1,13 @@
 import { and, asc, desc, eq, ilike, isNotNull, isNull, or, sql } from 'drizzle-orm';
-import type { TimedPart } from '@/core/bench-time';
-import type { PastPiece } from '@/core/learning';
-import { pieceDifference, type BenchRecord, type JobRecord, type PieceRecord } from '@/core/record';
-import type { Sport } from '@/core/sport';
+import type { TimedPart } from '@/core/bench/times';
+import type { PastPiece } from '@/core/cut/learning';
+import {
+  pieceDifference,
+  type BenchRecord,
+  type JobRecord,
+  type PieceRecord,
+} from '@/core/record/record';
+import type { Sport } from '@/core/terms/sport';
 import type { Connection } from './connection';
 import { containing, missed, type Saved } from './saving';
 import { clients, frames, rackets, tickets, workshops } from './schema';

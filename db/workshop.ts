@@ -1,5 +1,5 @@
 import { and, asc, eq } from 'drizzle-orm';
-import type { HouseRules } from '@/core/house-rules';
+import type { HouseRules } from '@/core/house/house-rules';
 import { benchOf } from './bench';
 import { clientsOf } from './clients';
 import { database, type Connection } from './connection';

@@ -1,9 +1,9 @@
 /** A frame as an open document: one JSON object, versioned, with what can be derived left out. */
 import { z } from 'zod';
-import { checkFrame } from '@/core/contradictions';
-import { frameSpecSchema, NOTHING_SAID, type FrameField, type FrameSpec } from '@/core/frame';
-import type { End } from '@/core/outline';
-import { textIn } from '@/core/reading';
+import { checkFrame } from '@/core/frame/contradictions';
+import { frameSpecSchema, NOTHING_SAID, type FrameField, type FrameSpec } from '@/core/frame/frame';
+import type { End } from '@/core/terms/ends';
+import { textIn } from '@/core/measure/reading';
 
 export const FRAME_FORMAT = 'orthotens-frame/1';
 
@@ -21,7 +21,7 @@ const endOfHoles = z.strictObject({
     .describe('The hole of the outermost main, counted on its own.'),
 });
 
-export const frameDocumentSchema = z
+const frameDocumentSchema = z
   .strictObject({
     format: z.literal(FRAME_FORMAT),
     name: textIn.trim().min(1).max(120),
@@ -185,7 +185,7 @@ const PLACE: Record<FrameField, readonly string[]> = {
   reversedOuterMains: ['stringing', 'reversedOuterMains'],
 };
 
-export interface DocumentProblem {
+interface DocumentProblem {
   readonly path: readonly PropertyKey[];
   readonly reason: string;
 }

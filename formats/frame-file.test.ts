@@ -1,10 +1,10 @@
 import { readFileSync } from 'node:fs';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { studyFrame } from '@/core/bed';
-import { frameSpecSchema } from '@/core/frame';
+import { studyFrame } from '@/core/frame/bed';
+import { frameSpecSchema } from '@/core/frame/frame';
 import { frameSpec } from '@/core/testing/frame-spec';
-import { LIBRARY } from '@/core/library';
+import { LIBRARY } from '@/core/frame/library';
 import { documentOf, FRAME_FORMAT, frameJsonSchema, frameOf, readDocument } from './frame-document';
 import { readFrameFile, writeFrameFile } from './frame-file';
 

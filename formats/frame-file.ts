@@ -9,7 +9,7 @@ import {
 } from 'jsonc-parser';
 import { documentOf, readDocument, type NamedFrame } from './frame-document';
 
-export interface FileProblem {
+interface FileProblem {
   /** Line of the text, 1 first. */
   readonly line: number;
   readonly reason: string;

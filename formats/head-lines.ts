@@ -1,9 +1,9 @@
 /** The lines that a bench and a tension head say to each other (`docs/formats/tension-head.md`). */
 import { z } from 'zod';
-import { familySchema, type Family } from '@/core/family';
-import { failure, success, type Result } from '@/core/result';
-import type { PullKind } from '@/core/talk';
-import { HEAD_FAULTS, type HeadFault } from '@/core/tension-head';
+import { familySchema, type Family } from '@/core/terms/family';
+import { failure, success, type Result } from '@/core/terms/result';
+import type { PullKind } from '@/core/house/machine';
+import { HEAD_FAULTS, type HeadFault } from '@/core/bench/tension-head';
 
 /** What goes wrong in the next pull of a stand-in, so that it can be rehearsed. */
 export const REHEARSALS = ['nothing', ...HEAD_FAULTS, 'lost link'] as const;

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { studyFrame, type Bed } from '@/core/bed';
-import { USUAL_ASSUMPTIONS } from '@/core/lengths';
-import { METHODS, type Method } from '@/core/method';
+import { studyFrame, type Bed } from '@/core/frame/bed';
+import { USUAL_ASSUMPTIONS } from '@/core/cut/lengths';
+import { METHODS, type Method } from '@/core/terms/method';
 import { frameSpec, type SpecChanges } from '@/core/testing/frame-spec';
 import { planData, planText, studyData, studyText, type PlanQuestion } from './plan-report';
 

@@ -1,15 +1,15 @@
 /** A frame's study and a job's plan, as an object for programs and as text for people. */
-import type { Bed, Study } from '@/core/bed';
-import { coveredHoles, type Covered } from '@/core/covers';
-import { runName } from '@/core/groove';
-import type { CutAssumptions, PieceLength } from '@/core/lengths';
-import { measureWords } from '@/core/measuring';
-import { METHOD_WORDS } from '@/core/method';
-import { methodProblem, pathCautions, possibleMethods } from '@/core/methods';
-import type { PathChoice } from '@/core/path';
-import { planCut, type PlannedString } from '@/core/plan';
-import { failure, success, type Result } from '@/core/result';
-import { formatArea, formatFeet, formatMetres, roundTo } from '@/core/units';
+import type { Bed, Study } from '@/core/frame/bed';
+import { coveredHoles, type Covered } from '@/core/path/covers';
+import { runName } from '@/core/path/groove';
+import type { CutAssumptions, PieceLength } from '@/core/cut/lengths';
+import { measureWords } from '@/core/cut/measuring';
+import { METHOD_WORDS } from '@/core/terms/method';
+import { methodProblem, pathCautions, possibleMethods } from '@/core/cut/methods';
+import type { PathChoice } from '@/core/path/path';
+import { planCut, type PlannedString } from '@/core/cut/plan';
+import { failure, success, type Result } from '@/core/terms/result';
+import { formatArea, formatFeet, formatMetres, roundTo } from '@/core/measure/units';
 import {
   coverWords,
   crossWay,
@@ -19,7 +19,7 @@ import {
   mainsWay,
   PIECE_WORDS,
   skipWords,
-} from '@/core/wording';
+} from '@/core/cut/wording';
 import type { NamedFrame } from './frame-document';
 
 const tenth = (mm: number): number => roundTo(mm, 0.1);

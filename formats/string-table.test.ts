@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { keepable } from '@/core/reading';
-import { stringEntryOf, stringEntrySchema, type StringFacts } from '@/core/string-facts';
+import { keepable } from '@/core/measure/reading';
+import { stringEntryOf, stringEntrySchema, type StringFacts } from '@/core/strings/string-facts';
 import { readStringTable, writeStringTable } from './string-table';
 
 const facts = (changes: Partial<StringFacts> = {}): StringFacts => ({

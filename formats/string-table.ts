@@ -8,7 +8,7 @@ import {
   stringEntrySchema,
   type StringEntry,
   type StringFacts,
-} from '@/core/string-facts';
+} from '@/core/strings/string-facts';
 
 /** Column by field of the entry, in the order in which they are written. */
 const COLUMNS = {
@@ -42,7 +42,7 @@ const NEEDED: readonly (keyof StringEntry)[] = [
   'price',
 ];
 
-export interface TableProblem {
+interface TableProblem {
   /** The column as it is written; empty for the row as a whole. */
   readonly column: string;
   readonly reason: string;

@@ -2,10 +2,16 @@
 import { createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { WebSocketServer, type WebSocket } from 'ws';
-import type { Family } from '@/core/family';
-import { failure } from '@/core/result';
-import type { PullKind } from '@/core/talk';
-import { afterPulling, AT_REST, pullIn, type HeadFault, type HeadState } from '@/core/tension-head';
+import type { Family } from '@/core/terms/family';
+import { failure } from '@/core/terms/result';
+import type { PullKind } from '@/core/house/machine';
+import {
+  afterPulling,
+  AT_REST,
+  pullIn,
+  type HeadFault,
+  type HeadState,
+} from '@/core/bench/tension-head';
 import { readToHead, writeFromHead, type FromHead, type Rehearsal } from '@/formats/head-lines';
 
 const LEAST_N = 20;

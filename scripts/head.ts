@@ -1,5 +1,5 @@
 /** The stand-in head as a process of its own: `npm run head -- 3411 lock-out`. */
-import { pullKindSchema } from '@/core/talk';
+import { pullKindSchema } from '@/core/house/machine';
 import { openHead } from './head-server';
 import { fail } from './house';
 

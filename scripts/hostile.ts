@@ -7,13 +7,13 @@ import { join } from 'node:path';
 import { z } from 'zod';
 import { emptyClientEntry } from '@/app/(house)/clients/client-entry';
 import { emptyFrameEntry } from '@/app/(house)/frames/frame-entry';
-import { emptyStringEntry, type StringEntry } from '@/core/string-facts';
+import { emptyStringEntry, type StringEntry } from '@/core/strings/string-facts';
 import { NEW_MACHINE } from '@/app/(house)/workshop/machines/machine-entry';
 import { houseEntryOf } from '@/app/(house)/workshop/house-rules/house-entry';
 import { talkEntryOf } from '@/app/(house)/tickets/[number]/setup/talk-entry';
-import { USUAL_HOUSE } from '@/core/house-rules';
-import { SILENT } from '@/core/talk';
-import { chanceFrom, type Chance } from '@/core/chance';
+import { USUAL_HOUSE } from '@/core/house/house-rules';
+import { SILENT } from '@/core/advice/talk';
+import { chanceFrom, type Chance } from '@/core/maths/chance';
 import { ROOT } from './house';
 
 export interface HostileReport {

@@ -3,8 +3,8 @@ import type { Rule, Translation } from '@/core/advice/rule';
 import { RULES } from '@/core/advice/rules';
 import { TRANSLATIONS } from '@/core/advice/translations';
 import { sourceWords } from '@/core/advice/words';
-import { HOUSE_QUESTIONS } from '@/core/house-rules';
-import { SPORTS } from '@/core/sport';
+import { HOUSE_QUESTIONS } from '@/core/house/house-rules';
+import { SPORTS } from '@/core/terms/sport';
 
 const START = '<!-- rules: written by npm run formats -->';
 const END = '<!-- end of rules -->';

@@ -134,10 +134,11 @@ async function interfaceTests(): Promise<Count> {
 }
 
 mkdirSync(HOUSE, { recursive: true });
-console.log('── format, lint and types, side by side');
+console.log('── format, lint, exports and types, side by side');
 const counts: Count[] = await Promise.all([
   check('format', [bin('prettier'), '--check', '--log-level=warn', '.']),
   check('lint', [bin('eslint'), '.', '--max-warnings', '0']),
+  check('exports', [bin('knip')]),
   check(
     'types',
     [bin('next'), 'typegen'],

@@ -1,5 +1,5 @@
 /** The whole of what the tests try in small: `npm run bench -- trial`. */
-import { USUAL_MACHINE } from '@/core/bench-plan';
+import { USUAL_MACHINE } from '@/core/house/machine';
 import { frameTrial } from '@/core/testing/frame-trial';
 import { mutationTrial } from '@/core/testing/mutation-trial';
 import { openDatabase } from '@/db/connection';

@@ -1,6 +1,6 @@
 import { extent, line, scaleLinear, scaleUtc } from 'd3';
-import { offBy, type MachineCheck } from '@/core/calibration';
-import { formatDay } from '@/core/promise';
+import { offBy, type MachineCheck } from '@/core/house/calibration';
+import { formatDay } from '@/core/measure/promised-time';
 
 const WIDTH = 460;
 const HEIGHT = 110;

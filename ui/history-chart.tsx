@@ -1,8 +1,13 @@
 'use client';
 
 import { line, scaleLinear, scaleUtc, extent } from 'd3';
-import { formatDay } from '@/core/promise';
-import { formatTicket, inTensionUnit, type TensionUnit, type TicketTension } from '@/core/units';
+import { formatDay } from '@/core/measure/promised-time';
+import {
+  formatTicket,
+  inTensionUnit,
+  type TensionUnit,
+  type TicketTension,
+} from '@/core/measure/units';
 
 /** A job that was done on a racket, as its history shows it. */
 export interface StrungBefore {

@@ -1,4 +1,4 @@
-import { formatTicket, type TicketTension } from '@/core/units';
+import { formatTicket, type TicketTension } from '@/core/measure/units';
 
 /** A tension in a list, in ticket notation. */
 export function TicketFigure({ tension }: { readonly tension: TicketTension }) {

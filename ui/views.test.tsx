@@ -1,11 +1,11 @@
 /** The shared views as markup, from the same core values that the screens give them. */
 import { renderToStaticMarkup } from 'react-dom/server';
 import { describe, expect, it } from 'vitest';
-import { USUAL_ASSUMPTIONS } from '@/core/lengths';
-import { planCut } from '@/core/plan';
-import type { PieceLength } from '@/core/lengths';
+import { USUAL_ASSUMPTIONS } from '@/core/cut/lengths';
+import { planCut } from '@/core/cut/plan';
+import type { PieceLength } from '@/core/cut/lengths';
 import { bedOf } from '@/core/testing/frame-spec';
-import { newtons } from '@/core/units';
+import { newtons } from '@/core/measure/units';
 import { BedDrawing } from './bed/bed-drawing';
 import { BedKey } from './bed/bed-key';
 import { Assumed, Cautions } from './cautions';

@@ -1,8 +1,8 @@
 /** Finds the tension of the same feel beside the interface. */
-import { studyFrame } from '@/core/bed';
-import { sameFeel, type BedStrings, type SameFeel } from '@/core/feel';
-import type { FrameSpec } from '@/core/frame';
-import type { TicketTension } from '@/core/units';
+import { studyFrame } from '@/core/frame/bed';
+import { sameFeel, type BedStrings, type SameFeel } from '@/core/advice/same-feel';
+import type { FrameSpec } from '@/core/frame/frame';
+import type { TicketTension } from '@/core/measure/units';
 
 export interface FeelQuestion {
   readonly id: number;

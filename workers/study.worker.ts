@@ -1,7 +1,7 @@
 /** Studies frames beside the interface, so that typing never waits for the solver. */
-import { studyFrame, type Study } from '@/core/bed';
-import type { FrameSpec } from '@/core/frame';
-import { mends, type Mend } from '@/core/mends';
+import { studyFrame, type Study } from '@/core/frame/bed';
+import type { FrameSpec } from '@/core/frame/frame';
+import { mends, type Mend } from '@/core/frame/single-fixes';
 
 export interface StudyQuestion {
   readonly id: number;

@@ -2,12 +2,12 @@
 
 import clsx from 'clsx';
 import { memo, useEffect, useMemo, useRef, type ReactNode } from 'react';
-import type { Bed } from '@/core/bed';
-import type { BenchStep } from '@/core/bench-plan';
-import { sideOf } from '@/core/pull-order';
-import { isMain, placeName } from '@/core/segments';
-import { strungAfter, type Sequence } from '@/core/sequence';
-import { inTensionUnit, type LengthSystem, type TensionUnit } from '@/core/units';
+import type { Bed } from '@/core/frame/bed';
+import type { BenchStep } from '@/core/bench/plan';
+import { sideOf } from '@/core/path/pull-order';
+import { isMain, placeName } from '@/core/path/segments';
+import { strungAfter, type Sequence } from '@/core/bench/sequence';
+import { inTensionUnit, type LengthSystem, type TensionUnit } from '@/core/measure/units';
 import { BedDrawing } from '@/ui/bed/bed-drawing';
 import { useLowLight } from './use-low-light';
 

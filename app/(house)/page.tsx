@@ -1,8 +1,8 @@
 import type { Metadata } from 'next';
 import Link from 'next/link';
-import { checkDue, checkWords } from '@/core/calibration';
-import { formatWall, wallTime } from '@/core/promise';
-import type { TicketTension } from '@/core/units';
+import { checkDue, checkWords } from '@/core/house/calibration';
+import { formatWall, wallTime } from '@/core/measure/promised-time';
+import type { TicketTension } from '@/core/measure/units';
 import type { ListedTicket } from '@/db/tickets';
 import { openWorkshop } from '@/db/workshop';
 import { RowLink, Table } from '@/ui/list-page';

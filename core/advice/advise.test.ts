@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { HOUSE_QUESTIONS } from '../house-rules';
+import { HOUSE_QUESTIONS } from '../house/house-rules';
 import { adviceCase, lastJob, shelfString, type CaseChanges } from '../testing/advice-case';
 import { advise, type Proposal } from './advise';
 import { RANKS } from './rule';

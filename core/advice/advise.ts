@@ -1,8 +1,8 @@
 /** Advice: the setups a stringer would lay before this client for this racket, each with every reason. */
-import { preStretches } from '../house-rules';
-import type { Method } from '../method';
-import { stringPrice } from '../money';
-import { roundTo, type TensionUnit } from '../units';
+import { preStretches } from '../house/house-rules';
+import type { Method } from '../terms/method';
+import { stringPrice } from '../measure/money';
+import { roundTo, type TensionUnit } from '../measure/units';
 import {
   changeOf,
   characterOf,

@@ -1,9 +1,10 @@
 import { describe, expect, it } from 'vitest';
-import { USUAL_HOUSE } from '../house-rules';
-import { SILENT } from '../talk';
+import { USUAL_HOUSE } from '../house/house-rules';
+import { SILENT } from './talk';
 import { ticketOf, lastJob } from '../testing/advice-case';
 import { bedOf } from '../testing/frame-spec';
-import { caseOf, lastJobOf } from './case';
+import { caseOf } from './case';
+import { lastJobOf } from '../record/last-job';
 
 const bed = bedOf();
 const facts = { bed, talk: SILENT, house: USUAL_HOUSE, record: undefined };

@@ -1,8 +1,7 @@
 /** What advice is given on, from what the talk, the workshop and the last record say. */
-import type { HouseRules } from '../house-rules';
-import type { Bed } from '../bed';
-import type { JobRecord } from '../record';
-import type { Talk } from '../talk';
+import type { HouseRules } from '../house/house-rules';
+import type { Bed } from '../frame/bed';
+import type { Talk } from './talk';
 import type { AdviceCase, LastJob } from './rule';
 import { usualGaugeMm } from './strung';
 
@@ -21,18 +20,6 @@ export const caseOf = ({ bed, talk, house, record }: CaseFacts): AdviceCase => (
   house,
   last: record ?? saidBefore(talk, bed),
 });
-
-/** The last job as its record has it. */
-export function lastJobOf({ setup, advice }: Pick<JobRecord, 'setup' | 'advice'>): LastJob {
-  const { mains, crosses, mainN, crossN, unit } = setup;
-  const of = ({ family, gaugeMm, shape }: typeof mains) => ({ family, gaugeMm, shape });
-  return {
-    strung: { mains: of(mains), crosses: of(crosses) },
-    tension: { mainN, crossN, unit },
-    pull: advice?.house.benchPull ?? null,
-    talk: advice?.talk ?? null,
-  };
-}
 
 /** What the client says was in it, when there is no record. */
 function saidBefore(

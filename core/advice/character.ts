@@ -1,8 +1,8 @@
 /** How a bed will play, how long it lasts and what an hour of it costs. Compared, not predicted. */
-import type { Family } from '../family';
-import type { Sport } from '../sport';
-import type { Talk } from '../talk';
-import { NEWTONS_PER_KGF } from '../units';
+import type { Family } from '../terms/family';
+import type { Sport } from '../terms/sport';
+import type { Talk } from './talk';
+import { NEWTONS_PER_KGF } from '../measure/units';
 import { MAIN_SHARE, mixesSoftAndMono, type Pulls, type StringClass, type Strung } from './rule';
 import { gaugeAbove } from './strung';
 

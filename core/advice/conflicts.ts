@@ -1,7 +1,7 @@
 /** Wishes and facts that cannot be had together. They are said, and what decided; never averaged away. */
-import { printedRange } from '../frame';
-import { MONOFILAMENT_MOST_N } from '../tension';
-import { formatTension, formatTicket } from '../units';
+import { printedRange } from '../frame/frame';
+import { MONOFILAMENT_MOST_N } from './tension';
+import { formatTension, formatTicket } from '../measure/units';
 import type { AdviceCase, Rank } from './rule';
 import { LEAST_N } from './staircase';
 

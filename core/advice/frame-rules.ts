@@ -1,5 +1,5 @@
 /** What the frame itself does to the tension. */
-import { mm2FromSquareInches } from '../units';
+import { mm2FromSquareInches } from '../measure/units';
 import { HALF_STEP_N, type Rule } from './rule';
 
 /** Patterns by how close their strings lie. Common practice names 18×19 and 18×20, 16×18 and 18×16. */

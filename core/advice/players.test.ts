@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { CaseChanges } from '../testing/advice-case';
 import { adviceCase, lastJob, ticketOf } from '../testing/advice-case';
-import { inTensionUnit, newtons } from '../units';
+import { inTensionUnit, newtons } from '../measure/units';
 import { advise, spokenAgainst, type Proposal } from './advise';
 import { isMonofilament } from './rule';
 

@@ -1,5 +1,5 @@
 /** What was changed about the racket since it left its maker. */
-import { leadG } from '../talk';
+import { leadG } from './talk';
 import { isSoft, shareOf, type Rule } from './rule';
 
 const EVERY_SPORT = ['tennis', 'badminton', 'squash'] as const;

@@ -1,8 +1,8 @@
 /** What a job keeps of the advice it was made with, whatever the house rules become. */
 import { z } from 'zod';
-import { houseRulesSchema, USUAL_HOUSE } from '../house-rules';
-import { talkSchema } from '../talk';
-import type { TicketTension } from '../units';
+import { houseRulesSchema, USUAL_HOUSE } from '../house/house-rules';
+import { talkSchema } from './talk';
+import type { TicketTension } from '../measure/units';
 import { outlook, reasonsFor, spokenAgainst } from './advise';
 import type { AdviceCase, Strung } from './rule';
 import type { ShelfString } from './shelf';
@@ -52,7 +52,7 @@ const recordedSteps = (steps: readonly Step[]): AdviceRecord['steps'] =>
     by: { ...by },
   }));
 
-export interface ChosenString {
+interface ChosenString {
   readonly string: ShelfString;
   readonly gaugeMm: number;
 }

@@ -1,10 +1,11 @@
 /** What a rule of advice is made of. A rule is data and a few small pure functions; adding one touches one file. */
-import { isSoftFamily, type Family, type Shape } from '../family';
-import type { FrameSpec } from '../frame';
-import type { HouseQuestionName, HouseRules } from '../house-rules';
-import type { Sport } from '../sport';
-import type { PullKind, Talk } from '../talk';
-import { newtons, type TicketTension } from '../units';
+import { isSoftFamily, type Family, type Shape } from '../terms/family';
+import type { FrameSpec } from '../frame/frame';
+import type { HouseQuestionName, HouseRules } from '../house/house-rules';
+import type { Sport } from '../terms/sport';
+import type { PullKind } from '../house/machine';
+import type { Talk } from './talk';
+import { newtons, type TicketTension } from '../measure/units';
 
 /** One string as advice sees it. */
 export interface StringClass {

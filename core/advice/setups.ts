@@ -1,6 +1,6 @@
 /** The beds that a stringer would lay on the counter, by sport. */
-import type { Family } from '../family';
-import type { Sport } from '../sport';
+import type { Family } from '../terms/family';
+import type { Sport } from '../terms/sport';
 import { RANKS, type Rule, type Strung } from './rule';
 import { GAUGE_STEP_MM, usualGaugeMm } from './strung';
 

@@ -1,20 +1,10 @@
 /** The strings of a workshop as advice chooses among them. */
-import { z } from 'zod';
-import type { Family, Shape } from '../family';
-import type { Talk } from '../talk';
+import type { Family, Shape } from '../terms/family';
+import type { Talk } from './talk';
 import { GAUGE_STEP_MM } from './strung';
-import type { Sport } from '../sport';
+import type { Sport } from '../terms/sport';
 import type { StringClass } from './rule';
-
-export const notForSchema = z.enum([
-  'arm trouble',
-  'juniors',
-  'slow swings',
-  'string breakers',
-  'damp',
-]);
-/** Who may not want a string. */
-export type NotFor = z.infer<typeof notForSchema>;
+import type { NotFor } from '../strings/not-for';
 
 export interface ShelfString {
   readonly id: string;
@@ -38,7 +28,7 @@ export interface Offer {
 }
 
 /** What a client has in common with those who may not want a string. */
-export function againstFor(string: Pick<ShelfString, 'notFor'>, talk: Talk): readonly NotFor[] {
+function againstFor(string: Pick<ShelfString, 'notFor'>, talk: Talk): readonly NotFor[] {
   const holds: Record<NotFor, boolean> = {
     'arm trouble': talk.arm === 'now' || talk.arm === 'before',
     juniors: talk.age === 'junior',

@@ -1,9 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import type { Family } from '../family';
-import { FAMILIES } from '../family';
-import { HOUSE_QUESTIONS, USUAL_HOUSE } from '../house-rules';
-import { tensionCautions } from '../tension';
+import type { Family } from '../terms/family';
+import { FAMILIES } from '../terms/family';
+import { HOUSE_QUESTIONS, USUAL_HOUSE } from '../house/house-rules';
+import { tensionCautions } from './tension';
 import {
   adviceCase,
   lastJob,
@@ -11,7 +11,7 @@ import {
   ticketOf,
   type CaseChanges,
 } from '../testing/advice-case';
-import { formatTicket, inTensionUnit, newtons, type TensionUnit } from '../units';
+import { formatTicket, inTensionUnit, newtons, type TensionUnit } from '../measure/units';
 import { climb, MOST_MOVED_N, type Staircase, type Switched } from './staircase';
 import { advise } from './advise';
 import { firmness } from './strung';

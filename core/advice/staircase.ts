@@ -1,9 +1,9 @@
 /** The staircase: from the start, one step for each reason, to the figures that will be pulled. */
-import { printedRange, type FrameSpec } from '../frame';
-import { schoolWords } from '../house-rules';
-import type { Sport } from '../sport';
-import { USUAL_PULL_N } from '../pull-limits';
-import { MONOFILAMENT_MOST_N } from '../tension';
+import { printedRange, type FrameSpec } from '../frame/frame';
+import { schoolWords } from '../house/house-rules';
+import type { Sport } from '../terms/sport';
+import { USUAL_PULL_N } from '../measure/pull-limits';
+import { MONOFILAMENT_MOST_N } from './tension';
 import {
   formatTension,
   formatTicket,
@@ -12,7 +12,7 @@ import {
   TICKET_STEP,
   type TensionUnit,
   type TicketTension,
-} from '../units';
+} from '../measure/units';
 import {
   isMonofilament,
   RANKS,
@@ -27,7 +27,7 @@ import {
 import { RULES } from './rules';
 import { add, sameFamilies, shareOfReference, TRANSLATIONS } from './translations';
 
-export type StepState =
+type StepState =
   | { readonly is: 'in' }
   /** Switched off by the stringer. */
   | { readonly is: 'off' }

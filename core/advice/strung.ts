@@ -1,6 +1,6 @@
 /** Measures of what a bed is strung with, for rules that favour one over another. */
-import type { Family } from '../family';
-import type { Sport } from '../sport';
+import type { Family } from '../terms/family';
+import type { Sport } from '../terms/sport';
 import { MAIN_SHARE, shareOf, type Pulls, type StringClass, type Strung } from './rule';
 
 /** How much of the feel comes from one family, 0 to 1. */

@@ -2,10 +2,10 @@
  * From one reference pull, that of a soft string in the whole bed, to the figures of two strings. Every
  * step here is reckoned on the reference, so that taking one away takes away exactly its own part.
  */
-import { printedRange } from '../frame';
-import { crossesStep, type HouseQuestionName } from '../house-rules';
-import { betweenMachines } from '../machine';
-import { SPORTS, type Sport } from '../sport';
+import { printedRange } from '../frame/frame';
+import { crossesStep, type HouseQuestionName } from '../house/house-rules';
+import { betweenMachines } from '../house/machine';
+import { SPORTS, type Sport } from '../terms/sport';
 import {
   isMonofilament,
   mixesSoftAndMono,

@@ -6,7 +6,7 @@ import {
   ticketOf,
   type CaseChanges,
 } from '../testing/advice-case';
-import { newtons } from '../units';
+import { newtons } from '../measure/units';
 import { advise } from './advise';
 import { adviceRecordSchema, recordAdvice } from './record';
 import {

@@ -1,5 +1,5 @@
 /** Advice in words: for the stringer to read aloud, and for the client to take home. */
-import { gaugeNumbers } from '../gauge';
+import { gaugeNumbers } from '../measure/gauge';
 import {
   formatTension,
   formatTicket,
@@ -8,10 +8,10 @@ import {
   TICKET_STEP,
   type TensionUnit,
   type TicketTension,
-} from '../units';
+} from '../measure/units';
 import { TRAITS, type Change, type Hours, type Trait } from './character';
 import type { Reason } from './advise';
-import { ARM_CAUTION } from '../talk';
+import { ARM_CAUTION } from './talk';
 import type { AdviceCase, Confidence, LastJob, Pulls, Source } from './rule';
 import type { Step } from './staircase';
 
@@ -88,7 +88,7 @@ export const listWords = (words: readonly string[]): string =>
 const gaugeWords = (mm: number): string =>
   `${mm.toFixed(2)} mm${gaugeNumbers(mm)[0] ? ` (gauge ${gaugeNumbers(mm).join(' or ')})` : ''}`;
 
-export interface NamedString {
+interface NamedString {
   readonly name: string;
   readonly family: string;
   readonly gaugeMm: number;

@@ -1,9 +1,14 @@
 import type { AdviceCase, LastJob, StringClass, Strung } from '../advice/rule';
 import type { ShelfString } from '../advice/shelf';
-import type { Family } from '../family';
-import { USUAL_HOUSE, type HouseRules } from '../house-rules';
-import { SILENT, type Talk } from '../talk';
-import { mm2FromSquareInches, newtons, type TensionUnit, type TicketTension } from '../units';
+import type { Family } from '../terms/family';
+import { USUAL_HOUSE, type HouseRules } from '../house/house-rules';
+import { SILENT, type Talk } from '../advice/talk';
+import {
+  mm2FromSquareInches,
+  newtons,
+  type TensionUnit,
+  type TicketTension,
+} from '../measure/units';
 import { frameSpec, type SpecChanges } from './frame-spec';
 
 export interface CaseChanges {

@@ -1,4 +1,4 @@
-import type { PieceLength } from '../lengths';
+import type { PieceLength } from '../cut/lengths';
 
 /** A piece of which only the length to cut matters, mm. */
 export const barePiece = (name: PieceLength['name'], cutMm: number): PieceLength => ({

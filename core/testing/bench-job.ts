@@ -1,12 +1,13 @@
 /** Jobs at the bench for tests: one usual frame, and everything of the library. */
-import { studyFrame, type Bed } from '../bed';
-import { USUAL_MACHINE, type BenchPlan } from '../bench-plan';
-import { USUAL_HOUSE } from '../house-rules';
-import { LIBRARY } from '../library';
-import { METHODS, type Method } from '../method';
-import { methodProblem, usualChoice } from '../methods';
-import { pathThrough } from '../path';
-import { benchSequence, type Sequence } from '../sequence';
+import { studyFrame, type Bed } from '../frame/bed';
+import { USUAL_MACHINE } from '../house/machine';
+import { type BenchPlan } from '../bench/plan';
+import { USUAL_HOUSE } from '../house/house-rules';
+import { LIBRARY } from '../frame/library';
+import { METHODS, type Method } from '../terms/method';
+import { methodProblem, usualChoice } from '../cut/methods';
+import { pathThrough } from '../path/path';
+import { benchSequence, type Sequence } from '../bench/sequence';
 import { ticketOf } from './advice-case';
 import { bedOf, type SpecChanges } from './frame-spec';
 

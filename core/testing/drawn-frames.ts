@@ -4,10 +4,10 @@
  * drilled to a half millimetre. The kinds are common practice of drilling, no source; the figures are
  * the tests' own and are shared with nothing in the core.
  */
-import type { Chance } from '../chance';
-import { LEAST_HOLE_GAP, type Skips } from '../holes';
-import { familyOutline, rimAtX, rimAtY, type Outline, type OutlineFamily } from '../outline';
-import type { Sport } from '../sport';
+import type { Chance } from '../maths/chance';
+import { LEAST_HOLE_GAP, type Skips } from '../frame/holes';
+import { familyOutline, rimAtX, rimAtY, type Outline, type OutlineFamily } from '../frame/outline';
+import type { Sport } from '../terms/sport';
 
 export const DRILLINGS = ['in pieces', 'ends differ', 'steady growth', 'dense middle'] as const;
 export type Drilling = (typeof DRILLINGS)[number];

@@ -1,7 +1,7 @@
-import { studyFrame, type Bed } from '../bed';
-import { NOTHING_SAID, type FrameSpec, type HolePositions } from '../frame';
-import type { OutlineFamily } from '../outline';
-import type { Sport } from '../sport';
+import { studyFrame, type Bed } from '../frame/bed';
+import { NOTHING_SAID, type FrameSpec, type HolePositions } from '../frame/frame';
+import type { OutlineFamily } from '../frame/outline';
+import type { Sport } from '../terms/sport';
 
 export interface SpecChanges {
   readonly sport?: Sport;

@@ -2,18 +2,19 @@
  * Drawn frames taken the whole way: studied, strung by every method that they take, cut and proved at
  * the bench. What must hold is told from where the strings were drawn, not from what the core placed.
  */
-import { studyFrame, type Bed } from '../bed';
-import { USUAL_MACHINE } from '../bench-plan';
-import { chanceFrom, type Chance } from '../chance';
-import { USUAL_HOUSE } from '../house-rules';
-import { USUAL_ASSUMPTIONS } from '../lengths';
-import type { Method } from '../method';
-import { possibleMethods } from '../methods';
-import { rimAtX, rimAtY, SIDES } from '../outline';
-import { planCut } from '../plan';
-import { isInside, placeName, type HolePlace, type Segment } from '../segments';
-import { benchSequence } from '../sequence';
-import { SPORTS } from '../sport';
+import { studyFrame, type Bed } from '../frame/bed';
+import { USUAL_MACHINE } from '../house/machine';
+import { chanceFrom, type Chance } from '../maths/chance';
+import { USUAL_HOUSE } from '../house/house-rules';
+import { USUAL_ASSUMPTIONS } from '../cut/lengths';
+import type { Method } from '../terms/method';
+import { possibleMethods } from '../cut/methods';
+import { rimAtX, rimAtY } from '../frame/outline';
+import { SIDES } from '../terms/ends';
+import { planCut } from '../cut/plan';
+import { isInside, placeName, type HolePlace, type Segment } from '../path/segments';
+import { benchSequence } from '../bench/sequence';
+import { SPORTS } from '../terms/sport';
 import { ticketOf } from './advice-case';
 import { DRILLINGS, drawnFrame, type DrawnFrame } from './drawn-frames';
 import { frameSpec } from './frame-spec';

@@ -1,9 +1,9 @@
 /** How many mutants of sound jobs the ledger lets pass, and which. */
-import type { BenchPlan } from '../bench-plan';
-import { chanceFrom } from '../chance';
-import type { Action } from '../ledger';
-import { inOrderOf } from '../pull-order';
-import { benchLedger, benchSequence } from '../sequence';
+import type { BenchPlan } from '../bench/plan';
+import { chanceFrom } from '../maths/chance';
+import type { Action } from '../bench/ledger';
+import { inOrderOf } from '../path/pull-order';
+import { benchLedger, benchSequence } from '../bench/sequence';
 import { everyJob } from './bench-job';
 import { mutantOf } from './mutants';
 
@@ -15,7 +15,7 @@ export interface MutationTrial {
 }
 
 /** Why a plan's actions do not prove a job; undefined where they do. */
-export function proofOf(plan: BenchPlan, actions: readonly Action[]): string | undefined {
+function proofOf(plan: BenchPlan, actions: readonly Action[]): string | undefined {
   const path = inOrderOf(plan.path, plan.bed.spec.sport, plan.custom);
   const ledger = benchLedger(plan, path);
   try {

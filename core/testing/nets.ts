@@ -1,5 +1,5 @@
 /** Dense nets of the shapes that membranes are known for. */
-import type { Net } from '../net';
+import type { Net } from '../advice/net';
 
 /** Radius of the round one, mm. */
 export const R = 120;

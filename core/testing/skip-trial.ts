@@ -2,14 +2,14 @@
  * How often the skip solver finds the truth when the holes of frames are read with errors: the
  * library's frames, and drawn ones whose spacing the solver's curves know nothing of.
  */
-import { studyFrame } from '../bed';
-import { chanceFrom } from '../chance';
-import { numbersAt, type Skips } from '../holes';
-import { LIBRARY } from '../library';
-import type { End } from '../outline';
-import { fansOut } from '../placement';
-import { solveSkips, type SkipQuestion } from '../skip-solver';
-import { SPORTS } from '../sport';
+import { studyFrame } from '../frame/bed';
+import { chanceFrom } from '../maths/chance';
+import { numbersAt, type Skips } from '../frame/holes';
+import { LIBRARY } from '../frame/library';
+import type { End } from '../terms/ends';
+import { fansOut } from '../frame/placement';
+import { solveSkips, type SkipQuestion } from '../frame/skip-solver';
+import { SPORTS } from '../terms/sport';
 import { DRILLINGS, drawnFrame, type DrawnFrame } from './drawn-frames';
 
 export interface Trial {

@@ -31,7 +31,7 @@ const manifestSchema = z.object({
 export type Manifest = z.infer<typeof manifestSchema>;
 
 /** Why a backup cannot be made, proven or brought in, in one sentence. */
-export class BackupRefused extends Error {}
+class BackupRefused extends Error {}
 
 export interface Tools {
   /** Folder of PostgreSQL's programs; undefined takes those on the path. */

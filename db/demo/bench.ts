@@ -1,14 +1,15 @@
-import { benchLog, planKey, type BenchEvent, type Deed } from '@/core/bench-log';
-import { headPull, USUAL_MACHINE } from '@/core/bench-plan';
-import { stepSeconds } from '@/core/bench-time';
-import type { Bed } from '@/core/bed';
-import { USUAL_HOUSE } from '@/core/house-rules';
-import { waysOut } from '@/core/mishap';
-import { pathThrough, type PathChoice } from '@/core/path';
-import { recordBench, type BenchRecord } from '@/core/record';
-import { benchSequence } from '@/core/sequence';
-import type { TicketTension } from '@/core/units';
-import type { Chance } from '@/core/chance';
+import { benchLog, planKey, type BenchEvent, type Deed } from '@/core/bench/log';
+import { headPull } from '@/core/bench/plan';
+import { USUAL_MACHINE } from '@/core/house/machine';
+import { stepSeconds } from '@/core/bench/times';
+import type { Bed } from '@/core/frame/bed';
+import { USUAL_HOUSE } from '@/core/house/house-rules';
+import { waysOut } from '@/core/bench/mishap';
+import { pathThrough, type PathChoice } from '@/core/path/path';
+import { recordBench, type BenchRecord } from '@/core/record/record';
+import { benchSequence } from '@/core/bench/sequence';
+import type { TicketTension } from '@/core/measure/units';
+import type { Chance } from '@/core/maths/chance';
 
 const NOTES = ['grommet 7H worn', 'bumper thin at the top', 'one crossover straightened'];
 

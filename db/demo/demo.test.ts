@@ -1,11 +1,11 @@
 import { describe, expect, it } from 'vitest';
-import { studyFrame } from '@/core/bed';
-import { LIBRARY } from '@/core/library';
-import { usualChoice } from '@/core/methods';
-import { newtons } from '@/core/units';
+import { studyFrame } from '@/core/frame/bed';
+import { LIBRARY } from '@/core/frame/library';
+import { usualChoice } from '@/core/cut/methods';
+import { newtons } from '@/core/measure/units';
 import { demoBench } from './bench';
-import { chanceFrom } from '@/core/chance';
-import { parseGauge } from '@/core/gauge';
+import { chanceFrom } from '@/core/maths/chance';
+import { parseGauge } from '@/core/measure/gauge';
 import { DEMO_STRINGS } from './strings';
 
 describe('the sample world', () => {

@@ -1,19 +1,24 @@
 import { randomUUID } from 'node:crypto';
 import { count, eq } from 'drizzle-orm';
-import { studyFrame, type Bed } from '@/core/bed';
-import { USUAL_ASSUMPTIONS } from '@/core/lengths';
-import { LIBRARY } from '@/core/library';
-import { stringPrice } from '@/core/money';
-import { wallTime } from '@/core/promise';
-import { usualChoice } from '@/core/methods';
-import { recordJob, type JobRecord, type StringRecord } from '@/core/record';
+import { studyFrame, type Bed } from '@/core/frame/bed';
+import { USUAL_ASSUMPTIONS } from '@/core/cut/lengths';
+import { LIBRARY } from '@/core/frame/library';
+import { stringPrice } from '@/core/measure/money';
+import { wallTime } from '@/core/measure/promised-time';
+import { usualChoice } from '@/core/cut/methods';
+import { recordJob, type JobRecord, type StringRecord } from '@/core/record/record';
 import type { AdviceCase } from '@/core/advice/rule';
 import { recordAdvice, strungFrom } from '@/core/advice/record';
 import { climb } from '@/core/advice/staircase';
-import { USUAL_HOUSE } from '@/core/house-rules';
-import { SILENT, type Talk } from '@/core/talk';
-import { newtons, roundToTicketStep, type TensionUnit, type TicketTension } from '@/core/units';
-import type { StringFacts } from '@/core/string-facts';
+import { USUAL_HOUSE } from '@/core/house/house-rules';
+import { SILENT, type Talk } from '@/core/advice/talk';
+import {
+  newtons,
+  roundToTicketStep,
+  type TensionUnit,
+  type TicketTension,
+} from '@/core/measure/units';
+import type { StringFacts } from '@/core/strings/string-facts';
 import type { Connection, Database } from '../connection';
 import {
   clients,
@@ -26,7 +31,7 @@ import {
   workshops,
 } from '../schema';
 import { demoBench } from './bench';
-import { chanceFrom, type Chance } from '@/core/chance';
+import { chanceFrom, type Chance } from '@/core/maths/chance';
 import { DEMO_PEOPLE } from './people';
 import { DEMO_STRINGS } from './strings';
 

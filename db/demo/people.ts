@@ -1,5 +1,5 @@
-import type { Sport } from '@/core/sport';
-import { SILENT, type Talk } from '@/core/talk';
+import type { Sport } from '@/core/terms/sport';
+import { SILENT, type Talk } from '@/core/advice/talk';
 import type { ClientFacts } from '../clients';
 
 interface Invented extends ClientFacts {

@@ -1,7 +1,7 @@
-import type { NotFor } from '@/core/advice/shelf';
-import type { Family, Shape } from '@/core/family';
-import type { Sport } from '@/core/sport';
-import type { StringFacts } from '@/core/string-facts';
+import type { NotFor } from '@/core/strings/not-for';
+import type { Family, Shape } from '@/core/terms/family';
+import type { Sport } from '@/core/terms/sport';
+import type { StringFacts } from '@/core/strings/string-facts';
 
 interface Invented {
   readonly kind?: string;

@@ -1,7 +1,7 @@
 import { memo } from 'react';
-import type { Bed } from '@/core/bed';
-import type { Hole } from '@/core/holes';
-import { ENDS, SIDES, type Side } from '@/core/outline';
+import type { Bed } from '@/core/frame/bed';
+import type { Hole } from '@/core/frame/holes';
+import { ENDS, SIDES, type Side } from '@/core/terms/ends';
 import { HoleMark } from './hole-mark';
 import { outside } from './ink';
 

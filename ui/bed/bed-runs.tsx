@@ -1,8 +1,8 @@
 import { memo } from 'react';
-import type { Bed } from '@/core/bed';
-import { lanesOf } from '@/core/groove';
-import { runsOf, type Path } from '@/core/path';
-import { isRun } from '@/core/segments';
+import type { Bed } from '@/core/frame/bed';
+import { lanesOf } from '@/core/path/groove';
+import { runsOf, type Path } from '@/core/path/path';
+import { isRun } from '@/core/path/segments';
 import { outside, runLine } from './ink';
 import { inkOf } from './walk';
 

@@ -1,5 +1,5 @@
-import type { Hole } from '@/core/holes';
-import type { Side } from '@/core/outline';
+import type { Hole } from '@/core/frame/holes';
+import type { Side } from '@/core/terms/ends';
 
 interface HoleMarkProps {
   readonly hole: Hole;

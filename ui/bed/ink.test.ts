@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { pathThrough, runsOf } from '@/core/path';
+import { pathThrough, runsOf } from '@/core/path/path';
 import { bedOf } from '@/core/testing/frame-spec';
 import { outside, rimLine, runLine, stringLines } from './ink';
 import { stopsOf } from './walk';

@@ -1,11 +1,12 @@
 /** The bed as SVG path data, in millimetres with y downwards; computed once per bed and path. */
 import { curveCatmullRom, line } from 'd3';
-import type { Bed } from '@/core/bed';
-import type { Hole } from '@/core/holes';
-import { passageMm } from '@/core/lengths';
-import { halfPerimeter, offsetRun, type Side } from '@/core/outline';
-import { mainIsOver, mainsAcross, meets } from '@/core/path';
-import { crossName, mainName, type Run } from '@/core/segments';
+import type { Bed } from '@/core/frame/bed';
+import type { Hole } from '@/core/frame/holes';
+import { passageMm } from '@/core/cut/lengths';
+import { halfPerimeter, offsetRun } from '@/core/frame/outline';
+import { type Side } from '@/core/terms/ends';
+import { mainIsOver, mainsAcross, meets } from '@/core/path/path';
+import { crossName, mainName, type Run } from '@/core/path/segments';
 
 export interface Point {
   readonly x: number;

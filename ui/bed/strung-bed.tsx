@@ -2,9 +2,9 @@
 
 import { Pause, Play } from 'lucide-react';
 import { useEffect, useId, useState } from 'react';
-import type { Bed } from '@/core/bed';
-import type { Path } from '@/core/path';
-import type { LengthSystem } from '@/core/units';
+import type { Bed } from '@/core/frame/bed';
+import type { Path } from '@/core/path/path';
+import type { LengthSystem } from '@/core/measure/units';
 import { BedDrawing } from './bed-drawing';
 
 interface StrungBedProps {

@@ -1,11 +1,11 @@
 /** The bed in words: what the pointer or the arrow keys name, one string, run or hole at a time. */
-import type { Bed } from '@/core/bed';
-import { coveredBy, rimAlong } from '@/core/groove';
-import type { Hole } from '@/core/holes';
-import { passageMm } from '@/core/lengths';
-import type { Path } from '@/core/path';
-import { isMain, placeName, type HolePlace, type Segment } from '@/core/segments';
-import { formatHeadDimension, type LengthSystem } from '@/core/units';
+import type { Bed } from '@/core/frame/bed';
+import { coveredBy, rimAlong } from '@/core/path/groove';
+import type { Hole } from '@/core/frame/holes';
+import { passageMm } from '@/core/cut/lengths';
+import type { Path } from '@/core/path/path';
+import { isMain, placeName, type HolePlace, type Segment } from '@/core/path/segments';
+import { formatHeadDimension, type LengthSystem } from '@/core/measure/units';
 import { stringLines } from './ink';
 
 /** One stop on the way along the strings. */

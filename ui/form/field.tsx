@@ -15,7 +15,7 @@ interface FieldProps {
 }
 
 /** The frame of any field: label above, what was understood or what is wrong below. */
-export function Field({
+function Field({
   label,
   problem,
   hint,

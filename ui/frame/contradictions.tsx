@@ -1,7 +1,7 @@
 import { TriangleAlert } from 'lucide-react';
-import type { Study } from '@/core/bed';
-import type { FrameSpec } from '@/core/frame';
-import type { Mend } from '@/core/mends';
+import type { Study } from '@/core/frame/bed';
+import type { FrameSpec } from '@/core/frame/frame';
+import type { Mend } from '@/core/frame/single-fixes';
 
 interface ContradictionsProps {
   readonly problems: Study['problems'];

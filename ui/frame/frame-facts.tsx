@@ -1,6 +1,6 @@
-import type { Bed } from '@/core/bed';
-import { METHOD_WORDS } from '@/core/method';
-import { formatArea, formatHeadDimension, type LengthSystem } from '@/core/units';
+import type { Bed } from '@/core/frame/bed';
+import { METHOD_WORDS } from '@/core/terms/method';
+import { formatArea, formatHeadDimension, type LengthSystem } from '@/core/measure/units';
 import { Fact, Facts } from '../facts';
 import { SkipFacts } from './skip-facts';
 

@@ -1,7 +1,7 @@
 import { line, scaleLinear } from 'd3';
-import type { Bed } from '@/core/bed';
-import type { Gap } from '@/core/look';
-import { formatHeadDimension, type LengthSystem } from '@/core/units';
+import type { Bed } from '@/core/frame/bed';
+import type { Gap } from '@/core/frame/look-test';
+import { formatHeadDimension, type LengthSystem } from '@/core/measure/units';
 
 interface LookChartProps {
   readonly bed: Bed;

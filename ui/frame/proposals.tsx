@@ -1,6 +1,6 @@
-import type { Bed } from '@/core/bed';
-import type { Skips } from '@/core/holes';
-import { skipWords } from '@/core/wording';
+import type { Bed } from '@/core/frame/bed';
+import type { Skips } from '@/core/frame/holes';
+import { skipWords } from '@/core/cut/wording';
 
 interface ProposalsProps {
   readonly bed: Bed;

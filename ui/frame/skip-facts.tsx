@@ -1,5 +1,5 @@
-import type { Skips } from '@/core/holes';
-import { skipWords } from '@/core/wording';
+import type { Skips } from '@/core/frame/holes';
+import { skipWords } from '@/core/cut/wording';
 import { Fact } from '../facts';
 
 /** What to leave empty at both ends, large enough to read at arm's length; stands among other facts. */

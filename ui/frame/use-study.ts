@@ -1,9 +1,9 @@
 'use client';
 
 import { useEffect, useRef, useState } from 'react';
-import { studyFrame, type Study } from '@/core/bed';
-import type { FrameSpec } from '@/core/frame';
-import type { Mend } from '@/core/mends';
+import { studyFrame, type Study } from '@/core/frame/bed';
+import type { FrameSpec } from '@/core/frame/frame';
+import type { Mend } from '@/core/frame/single-fixes';
 import type { StudyAnswer, StudyQuestion } from '@/workers/study.worker';
 
 export interface LiveStudy {

@@ -1,8 +1,8 @@
-import type { Correction } from '@/core/learning';
-import type { PartName, PieceLength } from '@/core/lengths';
-import type { Learnt } from '@/core/plan';
-import { formatFeet, formatMetres, MM_PER_INCH, type LengthSystem } from '@/core/units';
-import { lengthWords, PIECE_WORDS } from '@/core/wording';
+import type { Correction } from '@/core/cut/learning';
+import type { PartName, PieceLength } from '@/core/cut/lengths';
+import type { Learnt } from '@/core/cut/plan';
+import { formatFeet, formatMetres, MM_PER_INCH, type LengthSystem } from '@/core/measure/units';
+import { lengthWords, PIECE_WORDS } from '@/core/cut/wording';
 import { partNumber } from './tape';
 
 interface PartTableProps {

@@ -1,7 +1,7 @@
 import { range, scaleLinear } from 'd3';
-import type { Part, PartName, PieceLength } from '@/core/lengths';
-import { formatStringLength, MM_PER_FOOT, type LengthSystem } from '@/core/units';
-import { PIECE_WORDS, spareText } from '@/core/wording';
+import type { Part, PartName, PieceLength } from '@/core/cut/lengths';
+import { formatStringLength, MM_PER_FOOT, type LengthSystem } from '@/core/measure/units';
+import { PIECE_WORDS, spareText } from '@/core/cut/wording';
 
 export interface TapePiece {
   readonly piece: PieceLength;

@@ -1,4 +1,4 @@
-import type { Family } from '@/core/family';
+import type { Family } from '@/core/terms/family';
 import type { FromHead, Rehearsal } from '@/formats/head-lines';
 
 /** A tension head that is linked to a bench. Another kind of head is another file like `line-head`. */
@@ -11,7 +11,7 @@ export interface TensionHead {
   readonly close: () => void;
 }
 
-export interface HeadEars {
+interface HeadEars {
   readonly hear: (line: FromHead) => void;
   readonly linked: () => void;
   readonly lost: () => void;

@@ -1,13 +1,13 @@
 'use client';
 
 import { useCallback, useEffect, useRef, useState } from 'react';
-import type { Family } from '@/core/family';
-import type { HeadFault } from '@/core/tension-head';
+import type { Family } from '@/core/terms/family';
+import type { HeadFault } from '@/core/bench/tension-head';
 import type { FromHead, Rehearsal } from '@/formats/head-lines';
 import type { TensionHead } from './driver';
 import { linkLineHead } from './line-head';
 
-export interface HeadState {
+interface HeadState {
   /** `none` where the machine has no head to link to. */
   readonly link: 'none' | 'linking' | 'linked' | 'lost';
   readonly name: string;

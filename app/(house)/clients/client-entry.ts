@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { lineText, nameText, noteText } from '@/core/reading';
+import { lineText, nameText, noteText } from '@/core/measure/reading';
 import type { ClientFacts } from '@/db/clients';
 
 export const clientEntrySchema = z

@@ -1,7 +1,7 @@
 import { z } from 'zod';
-import { checkFrame } from '@/core/contradictions';
-import type { FrameSpec } from '@/core/frame';
-import { methodSchema } from '@/core/method';
+import { checkFrame } from '@/core/frame/contradictions';
+import type { FrameSpec } from '@/core/frame/frame';
+import { methodSchema } from '@/core/terms/method';
 import {
   parseCount,
   parseHoleLabels,
@@ -13,12 +13,13 @@ import {
   parseTensionRange,
   parseTieOffs,
   parseWidths,
-} from '@/core/notation';
-import { endSchema, OUTLINE_FAMILIES } from '@/core/outline';
-import { nameText, noteText, optionalReading, reading, textIn } from '@/core/reading';
-import { ruledRowsOf } from '@/core/ruled';
-import { sportSchema, type Sport } from '@/core/sport';
-import { inTensionUnit, otherTensionUnit, type TensionUnit } from '@/core/units';
+} from '@/core/measure/parsing';
+import { endSchema } from '@/core/terms/ends';
+import { OUTLINE_FAMILIES } from '@/core/frame/outline';
+import { nameText, noteText, optionalReading, reading, textIn } from '@/core/measure/reading';
+import { ruledRowsOf } from '@/core/frame/ruled';
+import { sportSchema, type Sport } from '@/core/terms/sport';
+import { inTensionUnit, otherTensionUnit, type TensionUnit } from '@/core/measure/units';
 
 export const OUTLINES = [...OUTLINE_FAMILIES, 'measured'] as const;
 

@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
 import Link from 'next/link';
-import { SPORTS } from '@/core/sport';
-import { formatHeadDimension } from '@/core/units';
+import { SPORTS } from '@/core/terms/sport';
+import { formatHeadDimension } from '@/core/measure/units';
 import { openWorkshop } from '@/db/workshop';
 import { ListPage, RowLink, Table } from '@/ui/list-page';
 import { searchText } from '@/app/search-text';

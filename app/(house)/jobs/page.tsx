@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
 import { searchText } from '@/app/search-text';
-import { formatMoney } from '@/core/money';
-import { formatDay, wallTime } from '@/core/promise';
+import { formatMoney } from '@/core/measure/money';
+import { formatDay, wallTime } from '@/core/measure/promised-time';
 import { openWorkshop } from '@/db/workshop';
 import { ListPage, RowLink, Table } from '@/ui/list-page';
 import { TicketFigure } from '@/ui/ticket-figure';

@@ -1,6 +1,6 @@
 import type { Metadata } from 'next';
 import Link from 'next/link';
-import { studyFrame } from '@/core/bed';
+import { studyFrame } from '@/core/frame/bed';
 import { openWorkshop } from '@/db/workshop';
 
 export const metadata: Metadata = { title: 'Practice' };

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { lineText, noteText, pickedOrNone } from '@/core/reading';
+import { lineText, noteText, pickedOrNone } from '@/core/measure/reading';
 
 export const racketEntrySchema = z.object({
   mark: lineText('the mark'),

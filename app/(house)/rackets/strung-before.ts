@@ -1,4 +1,4 @@
-import { wallTime } from '@/core/promise';
+import { wallTime } from '@/core/measure/promised-time';
 import type { ListedTicket } from '@/db/tickets';
 import type { StrungBefore } from '@/ui/history-chart';
 

@@ -1,12 +1,12 @@
 'use client';
 
 import { useState } from 'react';
-import type { StretchOf } from '@/core/feel';
-import { printedRange, type FrameSpec } from '@/core/frame';
-import { betweenMachines } from '@/core/machine';
-import { parseTicketTension } from '@/core/notation';
-import type { PullKind } from '@/core/talk';
-import { tensionCautions } from '@/core/tension';
+import type { StretchOf } from '@/core/advice/same-feel';
+import { printedRange, type FrameSpec } from '@/core/frame/frame';
+import { betweenMachines } from '@/core/house/machine';
+import { parseTicketTension } from '@/core/measure/parsing';
+import type { PullKind } from '@/core/house/machine';
+import { tensionCautions } from '@/core/advice/tension';
 import {
   formatTicket,
   formatTicketConverted,
@@ -15,7 +15,7 @@ import {
   roundToTicketStep,
   type TensionUnit,
   type TicketTension,
-} from '@/core/units';
+} from '@/core/measure/units';
 import { Cautions } from '@/ui/cautions';
 import { Choice } from '@/ui/form/choice';
 import { TextField } from '@/ui/form/field';

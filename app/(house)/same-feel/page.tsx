@@ -1,9 +1,9 @@
 import type { Metadata } from 'next';
 import { z } from 'zod';
 import { ticketNumber } from '@/app/action';
-import { USUAL_HOUSE } from '@/core/house-rules';
-import type { StretchOf } from '@/core/feel';
-import { formatTicket } from '@/core/units';
+import { USUAL_HOUSE } from '@/core/house/house-rules';
+import type { StretchOf } from '@/core/advice/same-feel';
+import { formatTicket } from '@/core/measure/units';
 import { openWorkshop } from '@/db/workshop';
 import { FeelForm } from './feel-form';
 

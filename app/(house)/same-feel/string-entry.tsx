@@ -1,9 +1,9 @@
 import { usualGaugeMm } from '@/core/advice/strung';
-import { FAMILIES, type Family } from '@/core/family';
-import type { StretchOf } from '@/core/feel';
-import { parseGauge } from '@/core/gauge';
-import { success, type Result } from '@/core/result';
-import type { Sport } from '@/core/sport';
+import { FAMILIES, type Family } from '@/core/terms/family';
+import type { StretchOf } from '@/core/advice/same-feel';
+import { parseGauge } from '@/core/measure/gauge';
+import { success, type Result } from '@/core/terms/result';
+import type { Sport } from '@/core/terms/sport';
 import { Choice } from '@/ui/form/choice';
 import { TextField } from '@/ui/form/field';
 

@@ -1,9 +1,9 @@
 'use client';
 
 import { useEffect, useRef, useState } from 'react';
-import type { BedStrings, SameFeel } from '@/core/feel';
-import type { FrameSpec } from '@/core/frame';
-import type { TicketTension } from '@/core/units';
+import type { BedStrings, SameFeel } from '@/core/advice/same-feel';
+import type { FrameSpec } from '@/core/frame/frame';
+import type { TicketTension } from '@/core/measure/units';
 import type { FeelAnswer, FeelQuestion } from '@/workers/feel.worker';
 
 interface Asked {

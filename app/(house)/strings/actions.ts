@@ -2,7 +2,7 @@
 
 import { action, entryOf, rowId, rowVersion, wayOn } from '@/app/action';
 import { answerTo, misread, refused, said } from '@/app/answers';
-import { stringEntrySchema, type StringEntry } from '@/core/string-facts';
+import { stringEntrySchema, type StringEntry } from '@/core/strings/string-facts';
 
 const entry = entryOf<StringEntry>();
 

@@ -1,8 +1,8 @@
 import type { Metadata } from 'next';
 import Link from 'next/link';
 import { searchText } from '@/app/search-text';
-import { formatMoney } from '@/core/money';
-import { formatStringLength } from '@/core/units';
+import { formatMoney } from '@/core/measure/money';
+import { formatStringLength } from '@/core/measure/units';
 import { openWorkshop } from '@/db/workshop';
 import { ListPage, RowLink, Table } from '@/ui/list-page';
 

@@ -2,19 +2,19 @@
 
 import { useWatch } from 'react-hook-form';
 import { familyHours } from '@/core/advice/character';
-import { notForSchema } from '@/core/advice/shelf';
-import { FAMILIES, SHAPES } from '@/core/family';
-import { formatGauge, parseGauge } from '@/core/gauge';
-import { parseLength } from '@/core/notation';
-import { SPORTS, type Sport } from '@/core/sport';
-import { formatFeet, formatMetres } from '@/core/units';
+import { notForSchema } from '@/core/strings/not-for';
+import { FAMILIES, SHAPES } from '@/core/terms/family';
+import { formatGauge, parseGauge } from '@/core/measure/gauge';
+import { parseLength } from '@/core/measure/parsing';
+import { SPORTS, type Sport } from '@/core/terms/sport';
+import { formatFeet, formatMetres } from '@/core/measure/units';
 import { ChoiceField } from '@/ui/form/bound';
 import { NoteField, TextField } from '@/ui/form/field';
 import { FormFoot } from '@/ui/form/form-foot';
 import { KeptForm } from '@/ui/form/kept-form';
 import type { FormAnswer } from '@/ui/form/result';
 import { useKeptForm } from '@/ui/form/use-kept-form';
-import { stringEntrySchema, type StringEntry } from '@/core/string-facts';
+import { stringEntrySchema, type StringEntry } from '@/core/strings/string-facts';
 
 interface StringFormProps {
   readonly name: string;

@@ -5,7 +5,7 @@ import { action, entryOf, rowId, rowVersion, ticketNumber } from '@/app/action';
 import { answerTo, misread, refused, Undone, wholly } from '@/app/answers';
 import type { z } from 'zod';
 import { searchIn } from '@/app/search-text';
-import { wallTime } from '@/core/promise';
+import { wallTime } from '@/core/measure/promised-time';
 import type { KnownRacket } from '@/db/rackets';
 import type { Records } from '@/db/workshop';
 import type { Pick } from '@/ui/form/picker';

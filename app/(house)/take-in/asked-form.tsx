@@ -2,7 +2,7 @@
 
 import { useMemo } from 'react';
 import { useWatch } from 'react-hook-form';
-import type { WallTime } from '@/core/promise';
+import type { WallTime } from '@/core/measure/promised-time';
 import { NoteField, TextField } from '@/ui/form/field';
 import { FormFoot } from '@/ui/form/form-foot';
 import { KeptForm } from '@/ui/form/kept-form';

@@ -1,8 +1,8 @@
 import { randomUUID } from 'node:crypto';
 import type { Metadata } from 'next';
 import { z } from 'zod';
-import { wallTime } from '@/core/promise';
-import { formatTicket } from '@/core/units';
+import { wallTime } from '@/core/measure/promised-time';
+import { formatTicket } from '@/core/measure/units';
 import { openWorkshop, type OpenWorkshop } from '@/db/workshop';
 import { TakeInForm } from './take-in-form';
 import type { TakeInEntry } from './take-in-entry';

@@ -1,6 +1,6 @@
 import { z } from 'zod';
-import { parsePromise, type WallTime } from '@/core/promise';
-import { lineText, noteText, reading, textIn } from '@/core/reading';
+import { parsePromise, type WallTime } from '@/core/measure/promised-time';
+import { lineText, noteText, reading, textIn } from '@/core/measure/reading';
 
 const idOrNone = z.union([z.uuid(), z.literal('')]);
 

@@ -3,7 +3,7 @@
 import Link from 'next/link';
 import { useMemo } from 'react';
 import { useWatch } from 'react-hook-form';
-import { formatWall, parsePromise, type WallTime } from '@/core/promise';
+import { formatWall, parsePromise, type WallTime } from '@/core/measure/promised-time';
 import { Choice } from '@/ui/form/choice';
 import { NoteField, TextField } from '@/ui/form/field';
 import { FormFoot } from '@/ui/form/form-foot';

@@ -1,10 +1,10 @@
 import { z } from 'zod';
-import { handSchema } from '@/core/bench-time';
-import { cutAssumptionsSchema } from '@/core/lengths';
-import { parseLength, parseMoney } from '@/core/notation';
-import { methodPreferenceSchema } from '@/core/methods';
-import { nameText, optionalReading, reading, textIn } from '@/core/reading';
-import { roundTo } from '@/core/units';
+import { handSchema } from '@/core/bench/times';
+import { cutAssumptionsSchema } from '@/core/cut/lengths';
+import { parseLength, parseMoney } from '@/core/measure/parsing';
+import { methodPreferenceSchema } from '@/core/cut/methods';
+import { nameText, optionalReading, reading, textIn } from '@/core/measure/reading';
+import { roundTo } from '@/core/measure/units';
 import type { WorkshopFacts } from '@/db/workshop';
 
 const timeZone = textIn.refine(

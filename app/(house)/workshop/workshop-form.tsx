@@ -1,8 +1,8 @@
 'use client';
 
 import { toast } from 'sonner';
-import { handSchema } from '@/core/bench-time';
-import { METHOD_PREFERENCES } from '@/core/methods';
+import { handSchema } from '@/core/bench/times';
+import { METHOD_PREFERENCES } from '@/core/cut/methods';
 import { ChoiceField } from '@/ui/form/bound';
 import { TextField } from '@/ui/form/field';
 import { FormFoot } from '@/ui/form/form-foot';

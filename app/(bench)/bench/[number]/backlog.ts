@@ -1,6 +1,6 @@
 /** What was done at benches of this browser and waits for the server, in the browser's store. */
 import { z } from 'zod';
-import { benchEventSchema, type BenchEvent } from '@/core/bench-log';
+import { benchEventSchema, type BenchEvent } from '@/core/bench/log';
 import type { SetAside } from './events/sent';
 
 /** An event that the server does not keep: what it was, in words, and why it is not kept. */

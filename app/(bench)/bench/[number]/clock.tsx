@@ -2,7 +2,7 @@
 
 import clsx from 'clsx';
 import { useEffect, useState } from 'react';
-import { formatWall, wallTime } from '@/core/promise';
+import { formatWall, wallTime } from '@/core/measure/promised-time';
 
 interface ClockProps {
   readonly secondsLeft: number;

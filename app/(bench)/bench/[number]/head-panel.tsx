@@ -1,7 +1,7 @@
 'use client';
 
 import type { Head } from '@/app/(bench)/head/use-head';
-import { inTensionUnit, roundTo, type TensionUnit } from '@/core/units';
+import { inTensionUnit, roundTo, type TensionUnit } from '@/core/measure/units';
 import { REHEARSALS } from '@/formats/head-lines';
 
 /** The machine that the job is strung on, as far as the bench needs it. */

@@ -9,9 +9,9 @@ import {
   waysOut,
   type Mishap,
   type WayOut,
-} from '@/core/mishap';
-import { strungAfter, type Sequence } from '@/core/sequence';
-import { formatTension, type TensionUnit } from '@/core/units';
+} from '@/core/bench/mishap';
+import { strungAfter, type Sequence } from '@/core/bench/sequence';
+import { formatTension, type TensionUnit } from '@/core/measure/units';
 import { BenchPanel } from './bench-panel';
 
 interface MishapPanelProps {

@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import { NOTE_MOST } from '@/core/bench-log';
+import { NOTE_MOST } from '@/core/bench/log';
 import { BenchButton } from '@/app/(bench)/bench-frame';
 import { BenchPanel } from './bench-panel';
 

@@ -1,8 +1,8 @@
 import type { Metadata } from 'next';
 import Link from 'next/link';
 import { openTicket, sequenceOf } from '@/app/(house)/tickets/[number]/ticket';
-import { paceOf } from '@/core/bench-time';
-import { checkWords, pullsFor, MOST_OFF } from '@/core/calibration';
+import { paceOf } from '@/core/bench/times';
+import { checkWords, pullsFor, MOST_OFF } from '@/core/house/calibration';
 import { openWorkshop } from '@/db/workshop';
 import { BenchView } from './bench-view';
 import type { BenchHead } from './head-panel';

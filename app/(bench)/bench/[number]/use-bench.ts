@@ -1,7 +1,7 @@
 'use client';
 
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import { benchLog, type BenchEvent, type BenchLog, type Deed } from '@/core/bench-log';
+import { benchLog, type BenchEvent, type BenchLog, type Deed } from '@/core/bench/log';
 import { backlogOf, type AsideEvent } from './backlog';
 import { keptSchema, MOST_EVENTS, type SentEvents } from './events/sent';
 

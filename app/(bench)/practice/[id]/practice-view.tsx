@@ -5,9 +5,9 @@ import { useMemo } from 'react';
 import { BenchButton, BenchFrame, StepInHand } from '@/app/(bench)/bench-frame';
 import { useKeys } from '@/app/(bench)/use-keys';
 import { useWakeLock } from '@/app/(bench)/use-wake-lock';
-import { questionAt, type QuizPlan } from '@/core/quiz';
-import { handWords } from '@/core/undo';
-import type { LengthSystem } from '@/core/units';
+import { questionAt, type QuizPlan } from '@/core/bench/quiz';
+import { handWords } from '@/core/bench/undo';
+import type { LengthSystem } from '@/core/measure/units';
 import { useAwake } from '@/ui/use-awake';
 import { usePractice } from './use-practice';
 

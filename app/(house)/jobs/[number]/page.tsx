@@ -4,24 +4,31 @@ import { notFound } from 'next/navigation';
 import { cache } from 'react';
 import { routeNumber } from '@/app/route-id';
 import { differenceWords } from '@/core/advice/words';
-import { studyFrame } from '@/core/bed';
-import { formatGauge } from '@/core/gauge';
-import { formatMoney } from '@/core/money';
-import { crossFinish } from '@/core/pattern';
-import { USUAL_HOUSE } from '@/core/house-rules';
-import { METHOD_WORDS } from '@/core/method';
-import { pathThrough } from '@/core/path';
-import { inOrderOf } from '@/core/pull-order';
-import { formatDay, wallTime } from '@/core/promise';
-import { jobRecordSchema, type BenchRecord } from '@/core/record';
+import { studyFrame } from '@/core/frame/bed';
+import { formatGauge } from '@/core/measure/gauge';
+import { formatMoney } from '@/core/measure/money';
+import { crossFinish } from '@/core/frame/pattern';
+import { USUAL_HOUSE } from '@/core/house/house-rules';
+import { METHOD_WORDS } from '@/core/terms/method';
+import { pathThrough } from '@/core/path/path';
+import { inOrderOf } from '@/core/path/pull-order';
+import { formatDay, wallTime } from '@/core/measure/promised-time';
+import { jobRecordSchema, type BenchRecord } from '@/core/record/record';
 import {
   formatStringLength,
   formatTension,
   formatTicket,
   formatTicketConverted,
   type TensionUnit,
-} from '@/core/units';
-import { crossWay, knotCount, knotWords, lengthWords, mainsWay, skipWords } from '@/core/wording';
+} from '@/core/measure/units';
+import {
+  crossWay,
+  knotCount,
+  knotWords,
+  lengthWords,
+  mainsWay,
+  skipWords,
+} from '@/core/cut/wording';
 import { openWorkshop } from '@/db/workshop';
 import { StrungBed } from '@/ui/bed/strung-bed';
 import { Fact, Facts } from '@/ui/facts';

@@ -6,7 +6,7 @@ import { openWorkshop } from '@/db/workshop';
 import { RemoveButton } from '@/ui/remove-button';
 import { RemovedNotice } from '@/ui/removed-notice';
 import { changeString, removeString, restoreString } from '../actions';
-import { stringEntryOf } from '@/core/string-facts';
+import { stringEntryOf } from '@/core/strings/string-facts';
 import { StringForm } from '../string-form';
 
 /** Asked once for the title and the page. */

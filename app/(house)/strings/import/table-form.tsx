@@ -2,7 +2,7 @@
 
 import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
-import type { StringFacts } from '@/core/string-facts';
+import type { StringFacts } from '@/core/strings/string-facts';
 import { readStringTable, type CellChange } from '@/formats/string-table';
 import { NoteField } from '@/ui/form/field';
 import { FileDrop } from '@/ui/form/file-drop';

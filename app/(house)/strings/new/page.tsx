@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import type { Metadata } from 'next';
 import { openWorkshop } from '@/db/workshop';
 import { addString } from '../actions';
-import { emptyStringEntry } from '@/core/string-facts';
+import { emptyStringEntry } from '@/core/strings/string-facts';
 import { StringForm } from '../string-form';
 
 export const metadata: Metadata = { title: 'A new string' };

@@ -1,7 +1,7 @@
 import Link from 'next/link';
 import type { ReactNode } from 'react';
-import { formatWall } from '@/core/promise';
-import { formatTicket, formatTicketConverted } from '@/core/units';
+import { formatWall } from '@/core/measure/promised-time';
+import { formatTicket, formatTicketConverted } from '@/core/measure/units';
 import { StationBar } from './station-bar';
 import { stationsOf } from './stations';
 import { openTicket } from './ticket';

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { studyFrame } from '@/core/bed';
+import { studyFrame } from '@/core/frame/bed';
 import { frameSpec } from '@/core/testing/frame-spec';
 import { stationsOf } from './stations';
 import { usualCutSource, type OpenTicket, type Setup } from './ticket';

@@ -1,14 +1,14 @@
 import { type z } from 'zod';
-import { decimal, plainFigures, TENSION_UNIT, tensionUnitNamed } from '@/core/figures';
+import { decimal, plainFigures, TENSION_UNIT, tensionUnitNamed } from '@/core/measure/figures';
 import {
   HOUSE_FIGURE_LIMITS,
   houseRulesSchema,
   USUAL_HOUSE,
   type HouseRules,
-} from '@/core/house-rules';
-import { optionalReading, reading } from '@/core/reading';
-import { failure, success, type Result } from '@/core/result';
-import { inTensionUnit, newtons, roundTo, type TensionUnit } from '@/core/units';
+} from '@/core/house/house-rules';
+import { optionalReading, reading } from '@/core/measure/reading';
+import { failure, success, type Result } from '@/core/terms/result';
+import { inTensionUnit, newtons, roundTo, type TensionUnit } from '@/core/measure/units';
 
 const signedNumber = (text: string, unit: RegExp): number | undefined => {
   const typed = /^([+-]?\d{1,2}(?:[.,]\d{1,2})?) ?(\S*)$/.exec(plainFigures(text));

@@ -3,8 +3,12 @@
 import { useMemo } from 'react';
 import { Controller, useWatch } from 'react-hook-form';
 import { toast } from 'sonner';
-import { HOUSE_QUESTION_NAMES, HOUSE_QUESTIONS, type HouseQuestion } from '@/core/house-rules';
-import type { TensionUnit } from '@/core/units';
+import {
+  HOUSE_QUESTION_NAMES,
+  HOUSE_QUESTIONS,
+  type HouseQuestion,
+} from '@/core/house/house-rules';
+import type { TensionUnit } from '@/core/measure/units';
 import { ChoiceField, TickField } from '@/ui/form/bound';
 import { Choice } from '@/ui/form/choice';
 import { TextField } from '@/ui/form/field';

@@ -1,6 +1,6 @@
 import type { Metadata } from 'next';
 import Link from 'next/link';
-import { USUAL_HOUSE } from '@/core/house-rules';
+import { USUAL_HOUSE } from '@/core/house/house-rules';
 import { openWorkshop } from '@/db/workshop';
 import { saveHouseRules } from '../actions';
 import { houseEntryOf } from './house-entry';

@@ -2,7 +2,7 @@
 
 import { action, entryOf, rowId, rowVersion } from '@/app/action';
 import { answerTo, misread, refused, said } from '@/app/answers';
-import { wallTime } from '@/core/promise';
+import { wallTime } from '@/core/measure/promised-time';
 import { checkSchema, type CheckEntry } from './check-entry';
 import { machineSchema, type MachineEntry } from './machine-entry';
 

@@ -1,7 +1,7 @@
 import { z } from 'zod';
-import { parsePull } from '@/core/notation';
-import { reading } from '@/core/reading';
-import type { TensionUnit } from '@/core/units';
+import { parsePull } from '@/core/measure/parsing';
+import { reading } from '@/core/measure/reading';
+import type { TensionUnit } from '@/core/measure/units';
 
 export const checkSchema = (unit: TensionUnit) =>
   z

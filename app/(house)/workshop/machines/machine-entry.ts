@@ -1,12 +1,12 @@
 import { z } from 'zod';
-import { plainFigures } from '@/core/figures';
-import { MOUNT_POINTS } from '@/core/bench-plan';
-import { cutAssumptionsSchema } from '@/core/lengths';
-import { clampKindSchema, machineKindSchema } from '@/core/machine';
-import { parseLength } from '@/core/notation';
-import { failure, success } from '@/core/result';
-import { nameText, optionalReading, reading } from '@/core/reading';
-import { roundTo } from '@/core/units';
+import { plainFigures } from '@/core/measure/figures';
+import { MOUNT_POINTS } from '@/core/house/machine';
+import { cutAssumptionsSchema } from '@/core/cut/lengths';
+import { clampKindSchema, machineKindSchema } from '@/core/house/machine';
+import { parseLength } from '@/core/measure/parsing';
+import { failure, success } from '@/core/terms/result';
+import { nameText, optionalReading, reading } from '@/core/measure/reading';
+import { roundTo } from '@/core/measure/units';
 import type { MachineFacts } from '@/db/machines';
 
 const ADDRESS = 'Write where the head answers, such as ws://127.0.0.1:3411; empty by hand.';

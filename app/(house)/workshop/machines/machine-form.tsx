@@ -1,7 +1,7 @@
 'use client';
 
 import { toast } from 'sonner';
-import { clampKindSchema, machineKindSchema } from '@/core/machine';
+import { clampKindSchema, machineKindSchema } from '@/core/house/machine';
 import { ChoiceField } from '@/ui/form/bound';
 import { TextField } from '@/ui/form/field';
 import { FormFoot } from '@/ui/form/form-foot';

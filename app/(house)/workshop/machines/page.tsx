@@ -1,8 +1,8 @@
 import type { Metadata } from 'next';
-import { countWords } from '@/core/wording';
+import { countWords } from '@/core/terms/count-words';
 import Link from 'next/link';
-import { checkDue, checkWords } from '@/core/calibration';
-import { wallTime } from '@/core/promise';
+import { checkDue, checkWords } from '@/core/house/calibration';
+import { wallTime } from '@/core/measure/promised-time';
 import { openWorkshop } from '@/db/workshop';
 
 export const metadata: Metadata = { title: 'Machines' };

@@ -1,19 +1,19 @@
 import type { Metadata } from 'next';
 import Link from 'next/link';
 import { openTicket, plannedCut } from '@/app/(house)/tickets/[number]/ticket';
-import { coveredHoles } from '@/core/covers';
-import { formatGauge } from '@/core/gauge';
-import { METHOD_WORDS } from '@/core/method';
-import { measureWords } from '@/core/measuring';
-import { pathCautions } from '@/core/methods';
-import { formatWall } from '@/core/promise';
+import { coveredHoles } from '@/core/path/covers';
+import { formatGauge } from '@/core/measure/gauge';
+import { METHOD_WORDS } from '@/core/terms/method';
+import { measureWords } from '@/core/cut/measuring';
+import { pathCautions } from '@/core/cut/methods';
+import { formatWall } from '@/core/measure/promised-time';
 import {
   formatFeet,
   formatMetres,
   formatStringLength,
   formatTicket,
   formatTicketConverted,
-} from '@/core/units';
+} from '@/core/measure/units';
 import {
   coverWords,
   crossWay,
@@ -23,7 +23,7 @@ import {
   mainsWay,
   orderWords,
   PIECE_WORDS,
-} from '@/core/wording';
+} from '@/core/cut/wording';
 import { BedDrawing } from '@/ui/bed/bed-drawing';
 import { BedKey } from '@/ui/bed/bed-key';
 import { Cautions } from '@/ui/cautions';

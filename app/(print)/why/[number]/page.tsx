@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
 import Link from 'next/link';
 import { openTicket } from '@/app/(house)/tickets/[number]/ticket';
-import { formatTicket, formatTicketConverted } from '@/core/units';
+import { formatTicket, formatTicketConverted } from '@/core/measure/units';
 import { PrintButton } from '../../print-button';
 import { ShareWords } from './share-words';
 

@@ -2,9 +2,9 @@ import { sequenceOf } from '@/app/(house)/tickets/[number]/ticket';
 import { routeNumber } from '@/app/route-id';
 import { isJson } from '@/app/action';
 import { openedFor } from '@/app/workshop-stamp';
-import { benchEventSchema, benchLog, planKey, type BenchEvent } from '@/core/bench-log';
-import { recordBench } from '@/core/record';
-import type { Sequence } from '@/core/sequence';
+import { benchEventSchema, benchLog, planKey, type BenchEvent } from '@/core/bench/log';
+import { recordBench } from '@/core/record/record';
+import type { Sequence } from '@/core/bench/sequence';
 import type { OpenWorkshop } from '@/db/workshop';
 import { sentSchema, type KeptEvents, type SentEvents } from './sent';
 

@@ -1,6 +1,6 @@
 /** What a bench and the server say to each other of its events. */
 import { z } from 'zod';
-import { benchEventSchema } from '@/core/bench-log';
+import { benchEventSchema } from '@/core/bench/log';
 
 /** Events that are taken at once; a longer backlog is sent in parts. */
 export const MOST_EVENTS = 500;

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { fileRoute } from '@/app/action';
 import { refused, Undone, wholly } from '@/app/answers';
-import { textIn } from '@/core/reading';
+import { textIn } from '@/core/measure/reading';
 import { MOST_LETTERS, readStringTable } from '@/formats/string-table';
 import type { FormAnswer } from '@/ui/form/result';
 

@@ -1,15 +1,16 @@
 'use client';
 
 import { Controller, useWatch } from 'react-hook-form';
-import type { Bed } from '@/core/bed';
-import { METHOD_WORDS, type Method } from '@/core/method';
-import { possibleMethods } from '@/core/methods';
-import { parseRemnants } from '@/core/notation';
-import { SIDES } from '@/core/outline';
-import type { Path } from '@/core/path';
-import { crossFinish, otherSide } from '@/core/pattern';
-import type { CutSourceKind } from '@/core/record';
-import { formatMetres } from '@/core/units';
+import type { Bed } from '@/core/frame/bed';
+import { METHOD_WORDS, type Method } from '@/core/terms/method';
+import { possibleMethods } from '@/core/cut/methods';
+import { parseRemnants } from '@/core/measure/parsing';
+import { SIDES } from '@/core/terms/ends';
+import type { Path } from '@/core/path/path';
+import { crossFinish } from '@/core/frame/pattern';
+import { otherSide } from '@/core/terms/ends';
+import type { CutSourceKind } from '@/core/record/record';
+import { formatMetres } from '@/core/measure/units';
 import { ChoiceField } from '@/ui/form/bound';
 import { Choice } from '@/ui/form/choice';
 import { TextField } from '@/ui/form/field';

@@ -1,12 +1,12 @@
 import { z } from 'zod';
-import { textIn } from '@/core/reading';
-import type { Bed } from '@/core/bed';
-import { methodProblem } from '@/core/methods';
-import { methodSchema } from '@/core/method';
-import { parseRemnants } from '@/core/notation';
-import { sideSchema } from '@/core/outline';
-import { cutSourceSchema } from '@/core/record';
-import { roundTo } from '@/core/units';
+import { textIn } from '@/core/measure/reading';
+import type { Bed } from '@/core/frame/bed';
+import { methodProblem } from '@/core/cut/methods';
+import { methodSchema } from '@/core/terms/method';
+import { parseRemnants } from '@/core/measure/parsing';
+import { sideSchema } from '@/core/terms/ends';
+import { cutSourceSchema } from '@/core/record/record';
+import { roundTo } from '@/core/measure/units';
 
 /** A cut as it is chosen, read for one bed: only what this frame and these strings can take. */
 export const cutSchema = (bed: Bed, hybrid: boolean) =>

@@ -3,13 +3,13 @@
 import Link from 'next/link';
 import { useMemo } from 'react';
 import { useWatch } from 'react-hook-form';
-import { studyFrame, type Bed } from '@/core/bed';
-import { coveredHoles } from '@/core/covers';
-import type { FrameSpec } from '@/core/frame';
-import type { CutAssumptions } from '@/core/lengths';
-import { measureWords } from '@/core/measuring';
-import { compareMethods, pathCautions, type MethodPreference } from '@/core/methods';
-import { parseRemnants } from '@/core/notation';
+import { studyFrame, type Bed } from '@/core/frame/bed';
+import { coveredHoles } from '@/core/path/covers';
+import type { FrameSpec } from '@/core/frame/frame';
+import type { CutAssumptions } from '@/core/cut/lengths';
+import { measureWords } from '@/core/cut/measuring';
+import { compareMethods, pathCautions, type MethodPreference } from '@/core/cut/methods';
+import { parseRemnants } from '@/core/measure/parsing';
 import {
   checkSource,
   cutSource,
@@ -17,12 +17,12 @@ import {
   stretchOf,
   type Learnt,
   type PlannedString,
-} from '@/core/plan';
-import type { Sport } from '@/core/sport';
-import type { HouseRules } from '@/core/house-rules';
-import type { OrderCustom } from '@/core/pull-order';
-import { pullLimits } from '@/core/pull-limits';
-import { steppedPulls } from '@/core/tension';
+} from '@/core/cut/plan';
+import type { Sport } from '@/core/terms/sport';
+import type { HouseRules } from '@/core/house/house-rules';
+import type { OrderCustom } from '@/core/path/pull-order';
+import { pullLimits } from '@/core/measure/pull-limits';
+import { steppedPulls } from '@/core/advice/tension';
 import {
   formatHeadDimension,
   formatStringLength,
@@ -32,7 +32,7 @@ import {
   roundToTicketStep,
   type LengthSystem,
   type TicketTension,
-} from '@/core/units';
+} from '@/core/measure/units';
 import {
   coverWords,
   cutAdvice,
@@ -41,7 +41,7 @@ import {
   lengthWords,
   mainsWay,
   crossWay,
-} from '@/core/wording';
+} from '@/core/cut/wording';
 import { BedKey } from '@/ui/bed/bed-key';
 import { StrungBed } from '@/ui/bed/strung-bed';
 import { Cautions } from '@/ui/cautions';
@@ -57,7 +57,7 @@ import { CutChoices, sourcesFor, type KnownMachine } from './cut-choices';
 import { cutSchema, type CutEntry } from './cut-entry';
 import { MethodTable } from './method-table';
 
-export interface StockedString extends PlannedString {
+interface StockedString extends PlannedString {
   readonly setMm: number;
 }
 

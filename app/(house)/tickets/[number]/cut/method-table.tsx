@@ -1,7 +1,7 @@
-import type { MethodPreference, MethodRow } from '@/core/methods';
-import { METHOD_WORDS, type Method } from '@/core/method';
-import { formatHeadDimension, formatStringLength, type LengthSystem } from '@/core/units';
-import { PIECE_WORDS } from '@/core/wording';
+import type { MethodPreference, MethodRow } from '@/core/cut/methods';
+import { METHOD_WORDS, type Method } from '@/core/terms/method';
+import { formatHeadDimension, formatStringLength, type LengthSystem } from '@/core/measure/units';
+import { PIECE_WORDS } from '@/core/cut/wording';
 
 interface MethodTableProps {
   readonly rows: readonly MethodRow[];

@@ -1,4 +1,4 @@
-import { usualChoice } from '@/core/methods';
+import { usualChoice } from '@/core/cut/methods';
 import { openWorkshop } from '@/db/workshop';
 import { houseOf, isHybrid, learntFor, openTicket, usualCutSource } from '../ticket';
 import { Waits } from '../waits';

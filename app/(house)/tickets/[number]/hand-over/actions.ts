@@ -3,9 +3,9 @@
 import type { z } from 'zod';
 import { action, entryOf, rowVersion, ticketNumber } from '@/app/action';
 import { answerTo, misread, refused } from '@/app/answers';
-import type { Learnt } from '@/core/plan';
-import { benchLog } from '@/core/bench-log';
-import { recordBench, recordJob, type BenchRecord, type JobRecord } from '@/core/record';
+import type { Learnt } from '@/core/cut/plan';
+import { benchLog } from '@/core/bench/log';
+import { recordBench, recordJob, type BenchRecord, type JobRecord } from '@/core/record/record';
 import type { Records } from '@/db/workshop';
 import { learntFor, sequenceOf, ticketAt, type OpenTicket } from '../ticket';
 import { handOverSchema, type HandOverEntry } from './hand-over-entry';

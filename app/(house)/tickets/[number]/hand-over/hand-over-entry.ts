@@ -1,7 +1,7 @@
 import { z } from 'zod';
-import { parseLength, parseMoney } from '@/core/notation';
-import { failure, success } from '@/core/result';
-import { noteText, optionalReading, reading } from '@/core/reading';
+import { parseLength, parseMoney } from '@/core/measure/parsing';
+import { failure, success } from '@/core/terms/result';
+import { noteText, optionalReading, reading } from '@/core/measure/reading';
 
 /** What a tail that is left over can be at most, mm. */
 const MOST_LEFT_MM = 10_000;

@@ -1,8 +1,8 @@
 'use client';
 
 import { useWatch } from 'react-hook-form';
-import { formatMoney } from '@/core/money';
-import { parseMoney } from '@/core/notation';
+import { formatMoney } from '@/core/measure/money';
+import { parseMoney } from '@/core/measure/parsing';
 import { NoteField, TextField } from '@/ui/form/field';
 import { FormFoot } from '@/ui/form/form-foot';
 import { KeptForm } from '@/ui/form/kept-form';

@@ -1,8 +1,8 @@
-import { METHOD_WORDS } from '@/core/method';
-import { stringPrice } from '@/core/money';
-import { checkSource, cutSource } from '@/core/plan';
-import { formatStringLength, formatTicket, formatTicketConverted } from '@/core/units';
-import { lengthWords } from '@/core/wording';
+import { METHOD_WORDS } from '@/core/terms/method';
+import { stringPrice } from '@/core/measure/money';
+import { checkSource, cutSource } from '@/core/cut/plan';
+import { formatStringLength, formatTicket, formatTicketConverted } from '@/core/measure/units';
+import { lengthWords } from '@/core/cut/wording';
 import { Fact, Facts } from '@/ui/facts';
 import { stationsOf } from '../stations';
 import { openTicket, plannedCut, type OpenTicket } from '../ticket';

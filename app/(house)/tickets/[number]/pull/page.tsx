@@ -1,11 +1,16 @@
 import clsx from 'clsx';
 import Link from 'next/link';
-import { setPull } from '@/core/bench-plan';
-import { paceOf, secondsLeft } from '@/core/bench-time';
-import { schoolWords, type HouseRules } from '@/core/house-rules';
-import { betweenMachines, pullKindOf } from '@/core/machine';
-import { imbalances, inOrderOf } from '@/core/pull-order';
-import { formatTension, formatTicket, roundToTicketStep, type TicketTension } from '@/core/units';
+import { setPull } from '@/core/bench/plan';
+import { paceOf, secondsLeft } from '@/core/bench/times';
+import { schoolWords, type HouseRules } from '@/core/house/house-rules';
+import { betweenMachines, pullKindOf } from '@/core/house/machine';
+import { imbalances, inOrderOf } from '@/core/path/pull-order';
+import {
+  formatTension,
+  formatTicket,
+  roundToTicketStep,
+  type TicketTension,
+} from '@/core/measure/units';
 import type { Machine } from '@/db/machines';
 import { openWorkshop } from '@/db/workshop';
 import { Cautions } from '@/ui/cautions';

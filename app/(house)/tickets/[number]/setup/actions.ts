@@ -5,7 +5,7 @@ import { answerTo, misread, refused, Undone, wholly } from '@/app/answers';
 import { caseOf } from '@/core/advice/case';
 import { recordAdvice, strungFrom } from '@/core/advice/record';
 import { climb } from '@/core/advice/staircase';
-import { remembered, SILENT } from '@/core/talk';
+import { remembered, SILENT } from '@/core/advice/talk';
 import { NO_CUT, type SetupFacts } from '@/db/tickets';
 import type { FormAnswer } from '@/ui/form/result';
 import { houseOf, lastJobOn, ticketAt } from '../ticket';

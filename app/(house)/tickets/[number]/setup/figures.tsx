@@ -3,15 +3,15 @@
 import type { ReactNode } from 'react';
 import { differenceWords, hardlyFelt } from '@/core/advice/words';
 import type { LastJob } from '@/core/advice/rule';
-import { schoolWords, type HouseRules } from '@/core/house-rules';
-import type { Result } from '@/core/result';
-import { knotPull } from '@/core/tension';
+import { schoolWords, type HouseRules } from '@/core/house/house-rules';
+import type { Result } from '@/core/terms/result';
+import { knotPull } from '@/core/advice/tension';
 import {
   formatTension,
   formatTicket,
   formatTicketConverted,
   type TicketTension,
-} from '@/core/units';
+} from '@/core/measure/units';
 import type { KeptForm } from '@/ui/form/use-kept-form';
 import type { SetupEntry } from './setup-entry';
 

@@ -1,6 +1,6 @@
 import { strungBefore } from '@/app/(house)/rackets/strung-before';
-import { SILENT, type Talk } from '@/core/talk';
-import { formatTicket, formatTicketConverted } from '@/core/units';
+import { SILENT, type Talk } from '@/core/advice/talk';
+import { formatTicket, formatTicketConverted } from '@/core/measure/units';
 import { openWorkshop } from '@/db/workshop';
 import { Fact, Facts } from '@/ui/facts';
 import { houseOf, lastJobOn, openTicket, type OpenTicket } from '../ticket';

@@ -3,9 +3,9 @@
 import { useState } from 'react';
 import type { Proposal } from '@/core/advice/advise';
 import { changeWords, hoursWords } from '@/core/advice/words';
-import { formatGauge } from '@/core/gauge';
-import { formatMoney } from '@/core/money';
-import { formatTicket } from '@/core/units';
+import { formatGauge } from '@/core/measure/gauge';
+import { formatMoney } from '@/core/measure/money';
+import { formatTicket } from '@/core/measure/units';
 import { TraitPicture } from './trait-picture';
 
 interface SetupChoicesProps {

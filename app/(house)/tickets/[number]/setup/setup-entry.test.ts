@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { SILENT, type Talk } from '@/core/talk';
-import { newtons } from '@/core/units';
+import { SILENT, type Talk } from '@/core/advice/talk';
+import { newtons } from '@/core/measure/units';
 import { setupSchema, type SetupEntry } from './setup-entry';
 import { talkEntryOf, talkEntrySchema, type TalkEntry } from './talk-entry';
 

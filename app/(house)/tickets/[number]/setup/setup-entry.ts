@@ -1,10 +1,10 @@
 import { z } from 'zod';
-import { lineText, textIn } from '@/core/reading';
-import { parseGauge } from '@/core/gauge';
-import { parseTicketTension } from '@/core/notation';
-import type { Sport } from '@/core/sport';
-import type { Talk } from '@/core/talk';
-import type { TensionUnit, TicketTension } from '@/core/units';
+import { lineText, textIn } from '@/core/measure/reading';
+import { parseGauge } from '@/core/measure/gauge';
+import { parseTicketTension } from '@/core/measure/parsing';
+import type { Sport } from '@/core/terms/sport';
+import type { Talk } from '@/core/advice/talk';
+import type { TensionUnit, TicketTension } from '@/core/measure/units';
 import { talkEntrySchema } from './talk-entry';
 
 const chosen = (what: string) => z.uuid(`Choose the string for the ${what}.`);

@@ -6,7 +6,7 @@ import { scaleLinear } from 'd3';
 import { useState } from 'react';
 import { byWords, CONFIDENCE_WORDS, sourceWords } from '@/core/advice/words';
 import type { Staircase, Step } from '@/core/advice/staircase';
-import { inTensionUnit, type TensionUnit } from '@/core/units';
+import { inTensionUnit, type TensionUnit } from '@/core/measure/units';
 import { Tick } from '@/ui/form/choice';
 
 interface StaircaseViewProps {

@@ -1,9 +1,9 @@
 'use client';
 
 import Link from 'next/link';
-import { formatGauge, parseGauge } from '@/core/gauge';
+import { formatGauge, parseGauge } from '@/core/measure/gauge';
 import type { ShelfString } from '@/core/advice/shelf';
-import type { Sport } from '@/core/sport';
+import type { Sport } from '@/core/terms/sport';
 import { TickField } from '@/ui/form/bound';
 import { TextField } from '@/ui/form/field';
 import { ListPicker } from '@/ui/form/list-picker';

@@ -1,11 +1,11 @@
 import { z } from 'zod';
-import { decimal, plainFigures } from '@/core/figures';
-import { parseTicketTension } from '@/core/notation';
-import { optionalReading } from '@/core/reading';
-import { failure, success, type Result } from '@/core/result';
-import type { Sport } from '@/core/sport';
-import { talkSchema, type Talk } from '@/core/talk';
-import { formatTicket, type TensionUnit } from '@/core/units';
+import { decimal, plainFigures } from '@/core/measure/figures';
+import { parseTicketTension } from '@/core/measure/parsing';
+import { optionalReading } from '@/core/measure/reading';
+import { failure, success, type Result } from '@/core/terms/result';
+import type { Sport } from '@/core/terms/sport';
+import { talkSchema, type Talk } from '@/core/advice/talk';
+import { formatTicket, type TensionUnit } from '@/core/measure/units';
 
 /** A question that may be skipped: empty is no answer. */
 const skippable = <T extends string>(answers: { readonly unwrap: () => z.ZodType<T, T> }) =>

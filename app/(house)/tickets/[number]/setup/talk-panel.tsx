@@ -2,9 +2,9 @@
 
 import { useEffect, useRef } from 'react';
 import { Controller, type FieldPathByValue } from 'react-hook-form';
-import { FAMILIES } from '@/core/family';
-import type { Sport } from '@/core/sport';
-import { ARM_CAUTION, FAULTS, wantsOf } from '@/core/talk';
+import { FAMILIES } from '@/core/terms/family';
+import type { Sport } from '@/core/terms/sport';
+import { ARM_CAUTION, FAULTS, wantsOf } from '@/core/advice/talk';
 import { Ask, AskMany } from '@/ui/form/ask';
 import { TextField } from '@/ui/form/field';
 import type { KeptForm } from '@/ui/form/use-kept-form';

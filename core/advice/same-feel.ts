@@ -1,0 +1,192 @@
+/**
+ * How stiff a bed is where a ball presses on it, and the tension that makes another frame's as stiff.
+ * The bed is a net of elastic strings (`net`). Static; friction at the crossings, the height of the
+ * weave, the give of the frame and that of the ball are left out.
+ */
+import type { Bed } from '../frame/bed';
+import { stringStiffnessN, type Family } from '../terms/family';
+import { meshOf, settle, type Mesh, type Net, type NetString, type Point } from './net';
+import type { Sport } from '../terms/sport';
+import type { TicketTension } from '../measure/units';
+
+/** What a bed is strung with, as far as its stretch goes. */
+export interface StretchOf {
+  readonly family: Family;
+  readonly gaugeMm: number;
+}
+
+export interface BedStrings {
+  readonly mains: StretchOf;
+  readonly crosses: StretchOf;
+}
+
+interface Press {
+  /** Radius of the ball, mm. */
+  readonly radiusMm: number;
+  readonly forceN: number;
+}
+
+/**
+ * What presses on the bed: a ball of 65.4 to 68.6 mm (ITF Rules of Tennis, Appendix I), a base of 25 to
+ * 28 mm (BWF Laws, Law 2), a ball of 40 mm (WSF Specifications); with what one leans on it at the counter, from memory.
+ */
+const PRESS: Record<Sport, Press> = {
+  tennis: { radiusMm: 33.5, forceN: 200 },
+  badminton: { radiusMm: 13.25, forceN: 40 },
+  squash: { radiusMm: 20, forceN: 80 },
+};
+
+/** What is left of a pull by the first ball. Common practice, no source: 5 to 10 % are lost, 55 lb are about 50. */
+const SETTLED_SHARE = 0.9;
+
+type Tension = Pick<TicketTension, 'mainN' | 'crossN'>;
+
+/** The net of a bed, mains and crosses at the tensions of a ticket as they settle. */
+export function netOf(bed: Bed, { mainN, crossN }: Tension, { mains, crosses }: BedStrings): Net {
+  const of = (n: number, { family, gaugeMm }: StretchOf) => ({
+    n: n * SETTLED_SHARE,
+    eaN: stringStiffnessN(family, gaugeMm),
+  });
+  const [main, cross] = [of(mainN, mains), of(crossN, crosses)];
+  const right = bed.mainHoles.head.map((head, i): NetString => {
+    const throat = bed.mainHoles.throat[i] as Point;
+    return { from: { x: head.x, y: head.y }, to: { x: throat.x, y: throat.y }, ...main };
+  });
+  const mirrored = ({ from, to, ...rest }: NetString): NetString => ({
+    from: { x: -from.x, y: from.y },
+    to: { x: -to.x, y: to.y },
+    ...rest,
+  });
+  return {
+    mains: [...right.map(mirrored).toReversed(), ...right],
+    crosses: bed.crossHoles.map(({ x, y }) => ({
+      from: { x: -x, y },
+      to: { x, y },
+      ...cross,
+    })),
+  };
+}
+
+/** Places of a disc around the middle of the head, evenly spread. */
+function discPlaces(radiusMm: number): readonly Point[] {
+  const RINGS = 12;
+  return Array.from({ length: RINGS }, (_, ring) => {
+    const count = 6 * ring + 3;
+    const r = (radiusMm * (ring + 0.5)) / RINGS;
+    return Array.from({ length: count }, (__, i) => {
+      const angle = (2 * Math.PI * (i + 0.5 * (ring % 2))) / count;
+      return { x: r * Math.cos(angle), y: r * Math.sin(angle) };
+    });
+  }).flat();
+}
+
+const xAt = ({ from, to }: NetString, y: number): number =>
+  from.x + ((to.x - from.x) * (y - from.y)) / (to.y - from.y);
+const yAt = ({ from, to }: NetString, x: number): number =>
+  from.y + ((to.y - from.y) * (x - from.x)) / (to.x - from.x);
+
+/** Shares of a force of 1 over the crossings, pressed by a disc in the middle: each place on its mesh's four corners. */
+function pressed({ nodes, at, net }: Mesh, radiusMm: number): readonly number[] {
+  const shares = nodes.map(() => 0);
+  const places = discPlaces(radiusMm);
+  for (const { x, y } of places) {
+    const main = net.mains.findLastIndex((string) => xAt(string, y) <= x);
+    const cross = net.crosses.findLastIndex((string) => yAt(string, x) >= y);
+    const [left, right] = [net.mains[main], net.mains[main + 1]];
+    const [upper, lower] = [net.crosses[cross], net.crosses[cross + 1]];
+    if (!left || !right || !upper || !lower) continue;
+    const u = (x - xAt(left, y)) / (xAt(right, y) - xAt(left, y));
+    const v = (yAt(upper, x) - y) / (yAt(upper, x) - yAt(lower, x));
+    for (const [i, j, share] of [
+      [main, cross, (1 - u) * (1 - v)],
+      [main + 1, cross, u * (1 - v)],
+      [main, cross + 1, (1 - u) * v],
+      [main + 1, cross + 1, u * v],
+    ] as const) {
+      const node = at(i, j);
+      if (node !== undefined) shares[node] = (shares[node] as number) + share / places.length;
+    }
+  }
+  return shares;
+}
+
+/** Tension across a millimetre of the bed's middle, N/mm: the mean of both directions. */
+function membraneTension({ mains, crosses }: Net): number {
+  const middle = (places: readonly number[]) => {
+    const gaps = places.slice(1).map((place, i) => ({
+      gap: Math.abs(place - (places[i] as number)),
+      off: Math.abs(place + (places[i] as number)) / 2,
+    }));
+    return gaps.reduce(
+      (best, each) => (each.off < best.off ? each : best),
+      gaps[0] ?? { gap: NaN, off: 0 },
+    ).gap;
+  };
+  const across = mains.map((string) => xAt(string, 0));
+  const down = crosses.map((string) => yAt(string, 0));
+  const tension = (strings: readonly NetString[]) =>
+    strings[Math.floor(strings.length / 2)]?.n ?? NaN;
+  return (tension(mains) / middle(across) + tension(crosses) / middle(down)) / 2;
+}
+
+/**
+ * Radius of the disc on which a ball lies, mm: where the slope of a membrane that bears the force on its
+ * rim, F/2πaT′, is that of the ball, a/R. No more than the ball has.
+ */
+const contactRadius = (net: Net, { radiusMm, forceN }: Press): number =>
+  Math.min(radiusMm, Math.sqrt((forceN * radiusMm) / (2 * Math.PI * membraneTension(net))));
+
+/** The force on a disc in the middle of the net for each millimetre that it goes in, N/mm. */
+export function discStiffness(net: Net, radiusMm: number, forceN: number): number {
+  const mesh = meshOf(net);
+  const shares = pressed(mesh, radiusMm);
+  const mm = settle(
+    mesh,
+    shares.map((share) => forceN * share),
+  );
+  // What the disc goes in is the mean of what it presses on, by the same shares.
+  return forceN / shares.reduce((sum, share, i) => sum + share * (mm[i] as number), 0);
+}
+
+/** How stiff a bed is under the ball of its sport, N/mm. */
+export function bedStiffness(bed: Bed, tension: Tension, strings: BedStrings): number {
+  const net = netOf(bed, tension, strings);
+  const press = PRESS[bed.spec.sport];
+  return discStiffness(net, contactRadius(net, press), press.forceN);
+}
+
+export interface SameFeel {
+  /** Of both beds, N/mm. */
+  readonly stiffness: number;
+  /** For the other frame, N, not rounded. */
+  readonly mainN: number;
+  readonly crossN: number;
+  /** Tension on the other frame for each newton on the first. */
+  readonly ratio: number;
+}
+
+const SEARCHES = 30;
+
+/**
+ * The tension on another frame that makes its bed as stiff with the same strings, crosses to mains as
+ * they were. Stiffness rises with tension a little less than in proportion, as stretch adds its own
+ * part, so the ratio is found by the secant.
+ */
+export function sameFeel(from: Bed, tension: Tension, to: Bed, strings: BedStrings): SameFeel {
+  const at = (ratio: number): Tension => ({
+    mainN: tension.mainN * ratio,
+    crossN: tension.crossN * ratio,
+  });
+  const stiffness = bedStiffness(from, tension, strings);
+  const off = (ratio: number) => bedStiffness(to, at(ratio), strings) / stiffness - 1;
+  let [before, ratio] = [1, 1.05];
+  let [offBefore, offNow] = [off(before), off(ratio)];
+  if (offBefore === 0) ratio = before;
+  for (let i = 0; i < SEARCHES && offNow !== offBefore && ratio !== before; i++) {
+    const next = ratio - (offNow * (ratio - before)) / (offNow - offBefore);
+    [before, offBefore] = [ratio, offNow];
+    [ratio, offNow] = [next, off(next)];
+    if (Math.abs(offNow) < 1e-10) break;
+  }
+  return { stiffness, ratio, ...at(ratio) };
+}

@@ -1,0 +1,76 @@
+/** Single pulls that differ from the ticket, and what to be careful of with one. */
+import type { Family } from '../terms/family';
+import type { HouseRules } from '../house/house-rules';
+import { printedRange, type FrameSpec } from '../frame/frame';
+import {
+  formatTension,
+  newtons,
+  roundToTicketStep,
+  type TensionUnit,
+  type TicketTension,
+} from '../measure/units';
+
+/** Monofilament is not pulled above this: it loses its play and is hard on the arm. Common practice. */
+export const MONOFILAMENT_MOST_N = newtons(27, 'kg');
+
+const FIVE_LB = newtons(5, 'lb');
+
+/** The last pull before a tie-off, to make up for draw-back at the knot, as the house does it. Common practice. */
+export function knotPull(
+  n: number,
+  unit: TensionUnit,
+  school: HouseRules['knotPull'] = '10 % higher',
+): number {
+  switch (school) {
+    case '10 % higher':
+      return roundToTicketStep(n * 1.1, unit);
+    case '5 lb higher':
+      return roundToTicketStep(n + FIVE_LB, unit);
+    case 'pull again':
+      return n;
+  }
+}
+
+/**
+ * Pulls of the outermost strings from the inside out, N, when each is pulled `byN` lower than the one
+ * inside it, never below `leastN`. Some makers ask for it on very large heads (common practice: 58, then
+ * 53, 48, 43 lb).
+ */
+export const steppedPulls = (
+  n: number,
+  strings: number,
+  byN: number,
+  leastN: number,
+): readonly number[] =>
+  Array.from({ length: strings }, (_, i) => Math.max(Math.min(n, leastN), n - (i + 1) * byN));
+
+/** What to be careful of with this ticket on this frame; nothing is refused. */
+export function tensionCautions(
+  spec: FrameSpec,
+  ticket: TicketTension,
+  mainFamily: Family,
+  crossFamily: Family,
+): readonly string[] {
+  const cautions: string[] = [];
+  const range = printedRange(spec);
+  const rangeUnit = spec.tension?.unit ?? ticket.unit;
+  for (const [strings, n, family] of [
+    ['Mains', ticket.mainN, mainFamily],
+    ['Crosses', ticket.crossN, crossFamily],
+  ] as const) {
+    const typed = formatTension(n, ticket.unit);
+    if (range && n > range.maxN + 0.01)
+      cautions.push(
+        `${strings} at ${typed} are above the printed maximum of ${formatTension(range.maxN, rangeUnit)}. String it so only with the owner's written word; the maker's instructions come first.`,
+      );
+    if (range && n < range.minN - 0.01)
+      cautions.push(
+        `${strings} at ${typed} are below the printed range, which starts at ${formatTension(range.minN, rangeUnit)}.`,
+      );
+    if (family === 'monofilament' && n > MONOFILAMENT_MOST_N + 0.01)
+      cautions.push(
+        `${strings}: monofilament is not pulled above ${formatTension(MONOFILAMENT_MOST_N, 'kg')}; it loses its play and is hard on the arm.`,
+      );
+  }
+  return cautions;
+}

@@ -1,0 +1,202 @@
+/**
+ * What the trade says at the step: each said once, at the step that it concerns, then silent; except what
+ * differs from string to string (over or under which main a cross begins, which lane of the groove its run
+ * takes, a port that wants its spacer), which is said each time. Common practice, no source.
+ */
+import type { BenchPlan, BenchStep } from './plan';
+import { lanesOf, runName } from '../path/groove';
+import type { Path } from '../path/path';
+import { isInside, isMain, isRun, type InsideString, type Run } from '../path/segments';
+import type { NotePlace } from './notes';
+
+/** A place of the crosses at the throat where the weave is tight: the last quarter of them. */
+const TIGHT_SHARE = 0.75;
+
+interface Around {
+  readonly plan: BenchPlan;
+  readonly step: BenchStep;
+  readonly cross: number | undefined;
+  /** Of the string that is woven in this step first. */
+  readonly woven: readonly InsideString[];
+}
+
+interface Tip {
+  readonly id: string;
+  readonly holds: (around: Around) => boolean;
+  readonly says: (around: Around) => string;
+}
+
+const isCrossPull = ({ step, cross }: Around) => cross !== undefined && step.kind === 'pull';
+const crosses = ({ plan }: Around) => plan.bed.spec.pattern.crosses;
+/** Crosses in the order of the work are counted from the end that they start from. */
+const fromStart = (around: Around) =>
+  around.plan.path.crossesFrom === 'head'
+    ? (around.cross ?? 0)
+    : crosses(around) + 1 - (around.cross ?? 0);
+const isDouble = ({ step }: Around) => Boolean(step.from?.hole.double || step.at?.hole.double);
+
+/** Said once, at the first step where it holds. */
+const ONCE: readonly Tip[] = [
+  {
+    id: 'clamp',
+    holds: ({ step }) => step.actions.some((action) => action.do === 'clamp'),
+    says: () => 'Clamp close to the frame but not against it, and as loosely as holds.',
+  },
+  {
+    id: 'pull through',
+    holds: ({ plan, step }) => plan.bed.spec.sport === 'badminton' && step.kind === 'start',
+    says: () => 'Draw each string fully through on one side first, or it coils.',
+  },
+  {
+    id: 'double',
+    holds: isDouble,
+    says: () =>
+      'Two barrels in one grommet: the upper ones on the left side, the lower on the right, all along.',
+  },
+  {
+    id: 'reversed',
+    holds: ({ plan, step }) =>
+      plan.bed.spec.stringing.reversedOuterMains &&
+      step.kind === 'pull' &&
+      step.string?.startsWith(`M${plan.bed.mainsPerSide}`) === true,
+    says: ({ plan }) =>
+      `The outer mains are reversed: M${plan.bed.mainsPerSide} goes in before M${plan.bed.mainsPerSide - 1}, which lowers the stress on the outermost.`,
+  },
+  {
+    id: 'first cross',
+    holds: ({ cross, step }) => cross !== undefined && step.kind !== 'set tension',
+    says: () =>
+      'The first cross goes over the mains that stand high and against the grain of the last run; every cross after it the other way round.',
+  },
+  {
+    id: 'draw slowly',
+    holds: (around) => isCrossPull(around),
+    says: ({ plan }) =>
+      `Draw it slowly and keep the crossing point moving${plan.soft === false ? '' : ': a soft string burns first'}.`,
+  },
+  {
+    id: 'straighten',
+    holds: (around) => isCrossPull(around) && fromStart(around) > 2,
+    says: () =>
+      'Straighten each cross while it is under pull: a bow that is taken out later leaves slack.',
+  },
+  {
+    id: 'tight',
+    holds: (around) => isCrossPull(around) && fromStart(around) > TIGHT_SHARE * crosses(around),
+    says: () => 'It grows tight towards this end: slower still.',
+  },
+  {
+    id: 'knot',
+    holds: ({ step }) => step.kind === 'tie',
+    says: () =>
+      'Draw the knot up with the starting clamp, rocked away and back; over-pulled, it breaks the string underneath. The tail stays until both knots have taken load.',
+  },
+];
+
+/** `C7 begins over M8L`; a cross begins at the hole that it comes in by. */
+const beginning = ({ string, crossings }: InsideString): string | undefined => {
+  const first = crossings[0];
+  return first && `${string} begins ${first.over ? 'over' : 'under'} ${first.string}`;
+};
+
+/** The spacer of an open port: in while its cross is pulled in the upper half, out below. */
+function portTip(around: Around, said: Set<string>): string | undefined {
+  const { plan, step, cross } = around;
+  if (cross === undefined || step.kind !== 'pull' || plan.bed.spec.holes.ports.length === 0)
+    return undefined;
+  const upper = cross <= crosses(around) / 2;
+  const atPort = Boolean(step.from?.hole.port || step.at?.hole.port);
+  if (upper && atPort) {
+    said.add('spacer');
+    return 'A spacer in its port while it is pulled.';
+  }
+  if (said.has('spacer') && !said.has('no spacer') && !upper) {
+    said.add('no spacer');
+    return 'From here on no spacer is needed.';
+  }
+  return undefined;
+}
+
+/** Runs that share the groove with another: each keeps to its side of the holes, so that none lies over the other. */
+function groovePlan({ bed, path }: BenchPlan): ReadonlyMap<string, string> {
+  const runs = path.pieces.flatMap(({ segments }) => segments.filter(isRun));
+  const { lane } = lanesOf(bed, runs);
+  const used = new Set(lane.values());
+  if (used.size < 2) return new Map();
+  const says = (run: Run) =>
+    `Its run ${runName(run)} lies on the ${lane.get(run) === 0 ? 'inner' : 'outer'} side of the groove, beside the others and not over them.`;
+  return new Map(
+    tightening(path).flatMap(([string, run]) =>
+      lane.get(run) === 1 ? [[string, says(run)] as const] : [],
+    ),
+  );
+}
+
+/** Each outside run with the string whose pull tightens it, which is the later of its two. */
+function tightening({ pieces, order }: Path): readonly (readonly [string, Run])[] {
+  const when = new Map(order.map((string, i) => [string, i]));
+  return pieces.flatMap(({ segments }) =>
+    segments.flatMap((segment, i) => {
+      if (segment.kind !== 'outside') return [];
+      const near = [segments[i - 1], segments[i + 1]].flatMap((each) =>
+        each?.kind === 'inside' ? [each.string] : [],
+      );
+      const later = near.toSorted((a, b) => (when.get(b) ?? 0) - (when.get(a) ?? 0))[0];
+      return later === undefined ? [] : [[later, segment] as const];
+    }),
+  );
+}
+
+/** The first step of each part of the work, where the notes of frame and racket belong. */
+function noteTips(plan: BenchPlan, steps: readonly BenchStep[]): ReadonlyMap<number, string[]> {
+  const first: Record<NotePlace, (step: BenchStep) => boolean> = {
+    inspect: ({ kind }) => kind === 'inspect',
+    mount: ({ kind }) => kind === 'mount',
+    mains: ({ string }) => string !== undefined && isMain(string),
+    crosses: ({ string }) => string !== undefined && !isMain(string),
+    knots: ({ kind }) => kind === 'tie',
+  };
+  const tips = new Map<number, string[]>();
+  for (const { place, text } of plan.notes ?? []) {
+    const at = steps.findIndex(first[place]);
+    if (at >= 0) tips.set(at, [...(tips.get(at) ?? []), text]);
+  }
+  return tips;
+}
+
+/** The steps with what is said at each; notes of frame and racket always, the rest where the house wants it. */
+export function withTips(plan: BenchPlan, steps: readonly BenchStep[]): readonly BenchStep[] {
+  const notes = noteTips(plan, steps);
+  const talks = plan.custom.tips !== 'notes only';
+  const insides = new Map(
+    plan.path.pieces.flatMap(({ segments }) =>
+      segments.filter(isInside).map((inside) => [inside.string, inside] as const),
+    ),
+  );
+  const groove = groovePlan(plan);
+  const said = new Set<string>();
+  return steps.map((step, i) => {
+    const own = notes.get(i) ?? [];
+    const cross =
+      step.string !== undefined && !isMain(step.string) ? Number(step.string.slice(1)) : undefined;
+    const woven = step.actions.flatMap((action) => {
+      const inside = action.do === 'thread' ? insides.get(action.string) : undefined;
+      return inside && !isMain(inside.string) ? [inside] : [];
+    });
+    const around = { plan, step, cross, woven };
+    const tips = talks
+      ? [
+          ...woven.flatMap((inside) => beginning(inside) ?? []),
+          ...[portTip(around, said)].filter((tip) => tip !== undefined),
+          ...[step.kind === 'pull' ? groove.get(step.string ?? '') : undefined].filter(
+            (tip) => tip !== undefined,
+          ),
+          ...ONCE.filter((tip) => !said.has(tip.id) && tip.holds(around)).map((tip) => {
+            said.add(tip.id);
+            return tip.says(around);
+          }),
+        ]
+      : [];
+    return own.length + tips.length === 0 ? step : { ...step, notes: own, tips };
+  });
+}

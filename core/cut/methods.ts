@@ -1,0 +1,190 @@
+/** Which methods a frame can take, what speaks against each, and how they compare. */
+import { z } from 'zod';
+import type { Bed } from '../frame/bed';
+import { coveredHoles, leaps, longestRun, transitions } from '../path/covers';
+import { crossovers, runName } from '../path/groove';
+import type { CutAssumptions, PieceLength } from './lengths';
+import { METHOD_WORDS, METHODS, type Method } from '../terms/method';
+import type { Side } from '../terms/ends';
+import { beforeKnots, crossesEnd, runsOf, type Path, type PathChoice } from '../path/path';
+import { planCut, type PlannedString } from './plan';
+import { isMain } from '../path/segments';
+import type { Sport } from '../terms/sport';
+
+/** Why a frame cannot be strung this way, or nothing when it can. */
+export function methodProblem(bed: Bed, method: Method, hybrid: boolean): string | undefined {
+  if (method === 'two-piece') return undefined;
+  if (hybrid) return 'Two strings make two pieces: a hybrid cannot be strung in one.';
+  const fromThroat = crossesEnd(bed) === 'throat';
+  const { mainsFinish, spec } = bed;
+  if (method === 'bottom-up') {
+    if (!fromThroat)
+      return 'Crosses from the throat up are for the few frames whose only cross tie-offs are at the throat, and nothing says that this is one.';
+    return mainsFinish === 'throat'
+      ? undefined
+      : 'The mains finish at the head, so one piece cannot go on into crosses that start at the throat: use two pieces.';
+  }
+  if (fromThroat)
+    return 'The crosses of this frame start at the throat: use two pieces, or one piece with crosses from the throat up.';
+  if (method === 'around-the-frame') {
+    if (mainsFinish === 'head')
+      return 'The mains finish at the head already, where the crosses start: there is nothing to go around for.';
+    return spec.stringing.reversedOuterMains
+      ? 'The outer mains are strung in the other order, so there is no outermost main left to climb.'
+      : undefined;
+  }
+  return mainsFinish === 'head'
+    ? undefined
+    : 'The mains finish at the throat, so one piece would have to string its crosses from the throat up: use two pieces, or go around the frame.';
+}
+
+/** The methods that this frame can be strung by. */
+export const possibleMethods = (bed: Bed, hybrid: boolean): readonly Method[] =>
+  METHODS.filter((method) => methodProblem(bed, method, hybrid) === undefined);
+
+/** What to be careful of when this path is strung; nothing is refused for it. */
+export function pathCautions(bed: Bed, path: Path): readonly string[] {
+  const { methods } = bed.spec.stringing;
+  const cautions: string[] = [];
+  if (methods.length > 0 && !methods.includes(path.method))
+    cautions.push(
+      `The maker names ${methods.map((method) => METHOD_WORDS[method]).join(' or ')} for this frame; another method may cost its warranty.`,
+    );
+  if (path.crossesFrom === 'throat')
+    cautions.push(
+      'Crosses from the throat up push the load to the shoulders of the head, towards 10 and 2 o’clock, where the hoop is weakest. Only because this frame asks for it.',
+    );
+  if (path.method === 'around-the-frame')
+    cautions.push(
+      'The long side leaves the mains as the bottom cross and climbs as the outermost main of the other side: weave that cross before the main is there, and keep both corners flat.',
+    );
+  for (const piece of path.pieces)
+    for (const { run, mm, tooLittle } of transitions(bed, piece))
+      if (tooLittle)
+        cautions.push(
+          `The turn ${runName(run)} bears on only ${mm.toFixed(0)} mm of frame. Look whether the grommet carries it.`,
+        );
+  for (const run of leaps(bed, path))
+    cautions.push(
+      `The run ${runName(run)} leaps the open throat. Count the holes of the bridge again.`,
+    );
+  for (const { side, runs } of crossovers(bed, runsOf(path)))
+    cautions.push(
+      `Outside, ${runs.map(runName).join(' and ')} cross on the ${side}: lay them flat, or nothing at the head may stand proud.`,
+    );
+  const forced = path.knots.filter(({ bored }) => !bored);
+  if (forced.length > 0 && bed.spec.holes.tieOff.length > 0)
+    cautions.push(
+      `No bored hole is left for the knot at ${forced.map(({ hole, side }) => `${hole.label} ${side}`).join(' and ')}. A knot forced into an ordinary hole ruins its grommet: look for the bored one.`,
+    );
+  return cautions;
+}
+
+/** What a workshop looks at first when methods compare. */
+export const methodPreferenceSchema = z.enum([
+  'fewest losses at knots',
+  'least string',
+  'two pieces',
+  'quickest',
+]);
+export type MethodPreference = z.infer<typeof methodPreferenceSchema>;
+export const METHOD_PREFERENCES: readonly MethodPreference[] = methodPreferenceSchema.options;
+
+export interface MethodRow {
+  readonly method: Method;
+  /** Why the frame does not take it; then nothing else is there. */
+  readonly refused: string | undefined;
+  readonly found:
+    | {
+        readonly path: Path;
+        readonly pieces: readonly PieceLength[];
+        readonly totalMm: number;
+        readonly knots: { readonly head: number; readonly throat: number };
+        readonly nextToKnots: readonly string[];
+        readonly longestRunMm: number;
+        readonly covered: number;
+        readonly cautions: readonly string[];
+        readonly minutes: number;
+      }
+    | undefined;
+}
+
+/** Minutes at the bench for a practised hand, without knots. From memory, near the middle of practice. */
+const BARE_MINUTES: Record<Sport, number> = { tennis: 26, badminton: 30, squash: 26 };
+/** A knot tied, and a covered hole prepared. From memory. */
+const KNOT_MINUTES = 1.5;
+const COVERED_MINUTES = 0.5;
+
+/** Every method side by side: those the frame takes first, in the order that the workshop prefers. */
+export function compareMethods(
+  bed: Bed,
+  strings: { readonly mains: PlannedString; readonly crosses: PlannedString },
+  hybrid: boolean,
+  sides: { readonly shortSide: Side; readonly crossStart: Side },
+  assumptions: CutAssumptions,
+  preference: MethodPreference,
+): readonly MethodRow[] {
+  const rows = METHODS.map((method): MethodRow => {
+    const refused = methodProblem(bed, method, hybrid);
+    if (refused) return { method, refused, found: undefined };
+    const { path, pieces } = planCut(bed, strings, { method, ...sides }, assumptions);
+    const covered = coveredHoles(bed, path).length;
+    const head = path.knots.filter(({ end }) => end === 'head').length;
+    return {
+      method,
+      refused: undefined,
+      found: {
+        path,
+        pieces,
+        totalMm: pieces.reduce((sum, { cutMm }) => sum + cutMm, 0),
+        knots: { head, throat: path.knots.length - head },
+        nextToKnots: beforeKnots(path),
+        longestRunMm: longestRun(bed, path),
+        covered,
+        cautions: pathCautions(bed, path),
+        minutes: Math.round(
+          BARE_MINUTES[bed.spec.sport] +
+            KNOT_MINUTES * path.knots.length +
+            COVERED_MINUTES * covered,
+        ),
+      },
+    };
+  });
+  return rows.toSorted((a, b) => rank(a, preference) - rank(b, preference));
+}
+
+/** Mains next to a knot count for more than crosses: they are felt more. */
+const MAIN_WEIGHT = 1.5;
+
+function rank({ found, method }: MethodRow, preference: MethodPreference): number {
+  if (!found) return Infinity;
+  const losses = found.nextToKnots.reduce(
+    (sum, string) => sum + (isMain(string) ? MAIN_WEIGHT : 1),
+    0,
+  );
+  const figure: Record<MethodPreference, number> = {
+    'fewest losses at knots': losses,
+    'least string': found.totalMm,
+    'two pieces': method === 'two-piece' ? 0 : 1,
+    quickest: found.minutes,
+  };
+  return figure[preference] + found.cautions.length * 1e-3;
+}
+
+/** Where a plan starts: the maker's first method that the frame takes, else two pieces, which every frame takes. */
+export function usualChoice(bed: Bed, hybrid: boolean): PathChoice {
+  const possible = possibleMethods(bed, hybrid);
+  const named = bed.spec.stringing.methods.find((method) => possible.includes(method));
+  return { method: named ?? 'two-piece', shortSide: 'left', crossStart: usualCrossStart(bed) };
+}
+
+/** The side from which the last cross arrives at a hole that is bored for its knot. */
+function usualCrossStart(bed: Bed): Side {
+  const end = crossesEnd(bed) === 'head' ? 'throat' : 'head';
+  const bored = (side: Side) =>
+    bed.holes.some((hole) => hole.end === end && hole.tieOff.includes(side));
+  const finishOfLeft: Side = bed.spec.pattern.crosses % 2 === 0 ? 'left' : 'right';
+  return bored(finishOfLeft) || !bored(finishOfLeft === 'left' ? 'right' : 'left')
+    ? 'left'
+    : 'right';
+}

@@ -1,0 +1,152 @@
+/** The study of a frame: its outline and holes, what is wrong with what was entered, and what to look at again. */
+import { checkFrame, type Counted } from './contradictions';
+import { limitsProblem, type FrameProblem, type FrameSpec } from './frame';
+import type { Hole, Skips } from './holes';
+import { lookTest, lookWords, type Look } from './look-test';
+import { ENDS, type End } from '../terms/ends';
+import { perimeter, strungArea, type Outline } from './outline';
+import { mainsFinish, mainsStart } from './pattern';
+import { placeHoles } from './placement';
+import type { SkipProposal } from './skip-solver';
+
+export interface Bed {
+  readonly spec: FrameSpec;
+  readonly outline: Outline;
+  readonly areaMm2: number;
+  readonly perimeterMm: number;
+  readonly mainsPerSide: number;
+  /** The right half, from the head to the throat; the left is its mirror image. */
+  readonly holes: readonly Hole[];
+  /** Hole of each main of a side, M1 first. */
+  readonly mainHoles: Record<End, readonly Hole[]>;
+  /** Hole of each cross, from the top one down. */
+  readonly crossHoles: readonly Hole[];
+  readonly skips: Skips;
+  /** Skips that fit the ruled holes, or the usual spacing where nothing was ruled. */
+  readonly proposedSkips: Skips;
+  readonly proposal: SkipProposal;
+  /** Where the holes lie was ruled on the frame, not assumed. */
+  readonly ruled: boolean;
+  readonly look: Look;
+  readonly mainsStart: End;
+  readonly mainsFinish: End;
+}
+
+export interface Study {
+  /** What must be mended before there is a bed, each at its field. */
+  readonly problems: readonly FrameProblem[];
+  /** What deserves a second look; nothing is refused for it. */
+  readonly cautions: readonly string[];
+  /** What nobody has read from the frame yet and stands in for it; to be checked before the cut. */
+  readonly assumed: readonly string[];
+  readonly bed: Bed | undefined;
+}
+
+const list = (numbers: readonly number[]) => (numbers.length > 0 ? numbers.join(' ') : 'none');
+
+/** Studies a frame as far as what was entered allows. Never throws on a spec of the right shape. */
+export function studyFrame(spec: FrameSpec): Study {
+  const checked = checkFrame(spec);
+  if (!checked.ok) return { problems: checked.problems, cautions: [], assumed: [], bed: undefined };
+  const { counted } = checked;
+  const { outline, skips, proposed, proposal, ruled } = counted;
+  const { holes, uneven } = placeHoles(spec, outline, skips, ruled);
+  const mainsPerSide = spec.pattern.mains / 2;
+  const start = spec.stringing.mainsStart ?? mainsStart(spec.bridgeHoles ?? ASSUMED_BRIDGE);
+  const byMain = (end: End) =>
+    holes
+      .filter((hole) => hole.end === end && hole.main !== undefined)
+      .toSorted((a, b) => (a.main ?? 0) - (b.main ?? 0));
+  const mainHoles = { head: byMain('head'), throat: byMain('throat') };
+  const crossHoles = holes.filter((hole) => hole.cross !== undefined);
+  const look = lookTest(outline, mainHoles, crossHoles);
+  return {
+    problems: [],
+    cautions: cautionsOf(spec, counted, uneven, look),
+    assumed: assumptions(spec, counted),
+    bed: {
+      spec,
+      outline,
+      areaMm2: strungArea(outline),
+      perimeterMm: perimeter(outline),
+      mainsPerSide,
+      holes,
+      mainHoles,
+      crossHoles,
+      skips,
+      proposedSkips: proposed,
+      proposal,
+      ruled: ruled !== undefined,
+      look,
+      mainsStart: start,
+      mainsFinish: mainsFinish(start, mainsPerSide),
+    },
+  };
+}
+
+/** What a bridge has when nobody has counted it: four a side is the commonest. Common practice. */
+const ASSUMED_BRIDGE = 8;
+
+function cautionsOf(
+  spec: FrameSpec,
+  { outline, ruled, proposed, skips }: Counted,
+  uneven: boolean,
+  look: Look,
+): readonly string[] {
+  const cautions: string[] = [];
+  const beyond = limitsProblem(spec, outline);
+  if (beyond)
+    cautions.push(`${beyond} The racket is not legal for play; strung because its owner insists.`);
+  if (uneven)
+    cautions.push(
+      `These holes do not go with evenly widening gaps: even spacing would skip ${list(proposed.head)} at the head and ${list(proposed.throat)} at the throat. Look at the frame once more.`,
+    );
+  if (
+    ruled &&
+    (String(skips.head) !== String(proposed.head) ||
+      String(skips.throat) !== String(proposed.throat))
+  )
+    cautions.push(
+      `The ruled holes fit skips ${list(proposed.head)} at the head and ${list(proposed.throat)} at the throat better than those that were counted.`,
+    );
+  cautions.push(...lookWords(look));
+  if (spec.holes.ports.length > 0)
+    cautions.push(
+      `Open ports or a bar at ${spec.holes.ports.join(' ')}: the string hooks round with no grommet to hold it. Put a spacer into a port whose cross is pulled in the upper half, and see that the string lies in its seat.`,
+    );
+  if (spec.holes.double.length > 0)
+    cautions.push(
+      `Two barrels in one grommet at ${spec.holes.double.join(' ')}: use the upper ones on the left side and the lower ones on the right, all along.`,
+    );
+  const { stepDown } = spec.stringing;
+  if (stepDown)
+    cautions.push(
+      `The maker steps the last ${stepDown.strings} mains of each side and the outermost crosses down by ${stepDown.by} ${stepDown.unit} each.`,
+    );
+  return cautions;
+}
+
+function assumptions(
+  { holes, bridgeHoles, stringing }: FrameSpec,
+  { skips, ruled, proposal }: Counted,
+): readonly string[] {
+  const assumed: string[] = [];
+  const open = ENDS.filter((end) => holes[end].skip === null);
+  if (open.length > 0) {
+    const from = ruled
+      ? `proposed from the ruled holes${proposal.certainty === 'near tie' ? ', and it is a near tie' : ''}`
+      : 'proposed from spacing, not read from the frame';
+    assumed.push(
+      `Skips ${open.map((end) => `at the ${end} ${list(skips[end])}`).join(', ')}: ${from}. Check them against the old strings before cutting.`,
+    );
+  }
+  if (bridgeHoles === null && stringing.mainsStart === null)
+    assumed.push(
+      'Holes in the bridge not counted: four a side stand in, so the mains start at the head. Count them.',
+    );
+  if (holes.tieOff.length === 0)
+    assumed.push(
+      'No tie-off holes entered: the nearest main hole stands in. Tie off only in a hole bored for it.',
+    );
+  return assumed;
+}

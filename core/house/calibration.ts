@@ -1,0 +1,79 @@
+/** Whether a machine pulls what it is set to: checks against a known weight or a spring scale. */
+import { countWords } from '../terms/count-words';
+import { differenceInCalendarDays, parseISO } from 'date-fns';
+
+export interface MachineCheck {
+  /** Day on the workshop's clock, `2026-11-27`. */
+  readonly day: string;
+  readonly askedN: number;
+  readonly measuredN: number;
+}
+
+/** Beyond this a machine is mended, not corrected. From memory. */
+export const MOST_OFF = 0.1;
+
+/** How far a check was off, as a fraction: above zero the machine pulls too hard. */
+export const offBy = ({ askedN, measuredN }: MachineCheck): number => measuredN / askedN - 1;
+
+/** The checks of the latest day on which any was made. */
+function latest(checks: readonly MachineCheck[]): readonly MachineCheck[] {
+  const day = checks
+    .map((check) => check.day)
+    .toSorted()
+    .at(-1);
+  return checks.filter((check) => check.day === day);
+}
+
+/**
+ * What the machine pulls for one newton asked: a line through nothing and the checks of the latest day
+ * (least squares). 1 without a check.
+ */
+export function pullsFor(checks: readonly MachineCheck[]): number {
+  const of = latest(checks);
+  const square = of.reduce((sum, { askedN }) => sum + askedN ** 2, 0);
+  const product = of.reduce((sum, { askedN, measuredN }) => sum + askedN * measuredN, 0);
+  return square === 0 ? 1 : product / square;
+}
+
+/** The figure, N, to set so that `n` newtons are pulled; as it is when the machine is too far off to correct. */
+export function setFor(n: number, checks: readonly MachineCheck[]): number {
+  const pulls = pullsFor(checks);
+  return Math.abs(pulls - 1) > MOST_OFF ? n : n / pulls;
+}
+
+export interface CheckDue {
+  readonly latest: string | undefined;
+  /** Days until the next one; below zero late. Undefined where none was ever made. */
+  readonly inDays: number | undefined;
+}
+
+/** When the next check is due, `everyDays` after the latest. */
+export function checkDue(
+  checks: readonly MachineCheck[],
+  everyDays: number,
+  today: string,
+): CheckDue {
+  const day = latest(checks)[0]?.day;
+  return {
+    latest: day,
+    inDays:
+      day === undefined
+        ? undefined
+        : everyDays - differenceInCalendarDays(parseISO(today), parseISO(day)),
+  };
+}
+
+/** What should be said of a machine before it pulls; nothing while it is checked in time and near its figure. */
+export function checkWords(
+  checks: readonly MachineCheck[],
+  everyDays: number,
+  today: string,
+): string | undefined {
+  const { inDays } = checkDue(checks, everyDays, today);
+  if (inDays === undefined)
+    return 'Its pull was never checked: hang a known weight on it, or a spring scale.';
+  const off = pullsFor(checks) - 1;
+  if (Math.abs(off) > MOST_OFF)
+    return `At its last check it was ${Math.round(100 * Math.abs(off))} % ${off > 0 ? 'too hard' : 'too soft'}: have it mended, it is not corrected.`;
+  return inDays < 0 ? `Its check is ${countWords(-inDays, 'day')} overdue.` : undefined;
+}

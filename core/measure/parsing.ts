@@ -1,0 +1,318 @@
+/** What a stringer types, read into SI: `55/53`, `24.5kg`, `40ft`, `22'6"`, `12.2`. */
+import { decimal, NUMBER, plainFigures, TENSION_UNIT, tensionUnitNamed } from './figures';
+
+import { pullLimits } from './pull-limits';
+import { failure, success, type Result } from '../terms/result';
+import type { Sport } from '../terms/sport';
+import {
+  formatTension,
+  MM_PER_FOOT,
+  MM_PER_INCH,
+  newtons,
+  otherTensionUnit,
+  type TensionUnit,
+  type TicketTension,
+} from './units';
+
+export interface WidthReading {
+  /** Distance below the inside of the head's tip, mm. */
+  readonly fromHeadMm: number;
+  /** Inside width there, mm. */
+  readonly widthMm: number;
+}
+
+/**
+ * Pulls that somebody may mean by a figure without a unit: 24 on a tennis ticket can only be kilograms
+ * and 55 only pounds, and 30 may be either, so the house decides. Common practice, no source.
+ */
+const MEANT: Record<Sport, Record<TensionUnit, readonly [number, number]>> = {
+  tennis: { kg: [5, 40], lb: [25, 88] },
+  badminton: { kg: [5, 18], lb: [16, 40] },
+  squash: { kg: [5, 18], lb: [16, 40] },
+};
+
+/** Beyond this ratio between mains and crosses a ticket is a slip of the pen. */
+const MOST_CROSS_DIFFERENCE = 0.3;
+
+const TICKET = new RegExp(
+  String.raw`^(${NUMBER}) ?(${TENSION_UNIT})? ?(?:[/x×] ?(${NUMBER}) ?)?(${TENSION_UNIT})?$`,
+  'i',
+);
+
+/**
+ * Reads mains/crosses as written on a ticket. One figure means the same for both.
+ * A unit that was typed wins; without one the figure itself tells where it can mean one only (24 is kg
+ * in tennis, lb in badminton), and wherever both could be meant, `houseUnit` decides.
+ */
+export function parseTicketTension(
+  text: string,
+  sport: Sport,
+  houseUnit: TensionUnit,
+): Result<TicketTension> {
+  const match = TICKET.exec(plainFigures(text));
+  if (!match)
+    return failure(
+      'Write mains/crosses as on a ticket, at most two decimals: 24/23, 55/53 or 24.5kg.',
+    );
+  const [, mainText = '', firstUnit, crossText = mainText, lastUnit] = match;
+  if (firstUnit && lastUnit && tensionUnitNamed(firstUnit) !== tensionUnitNamed(lastUnit))
+    return failure('Two units in one ticket: write both figures in kg or both in lb.');
+  const main = decimal(mainText);
+  const cross = decimal(crossText);
+  const unit = tensionUnitNamed(lastUnit ?? firstUnit) ?? impliedUnit(main, sport, houseUnit);
+  const ticket: TicketTension = {
+    mainN: newtons(main, unit),
+    crossN: newtons(cross, unit),
+    unit,
+  };
+  const problem = ticketProblem(ticket, sport);
+  return problem ? failure(problem) : success(ticket);
+}
+
+function impliedUnit(value: number, sport: Sport, houseUnit: TensionUnit): TensionUnit {
+  const other = otherTensionUnit(houseUnit);
+  const mayMean = (unit: TensionUnit) =>
+    value >= MEANT[sport][unit][0] && value <= MEANT[sport][unit][1];
+  return !mayMean(houseUnit) && mayMean(other) ? other : houseUnit;
+}
+
+function ticketProblem({ mainN, crossN, unit }: TicketTension, sport: Sport): string | undefined {
+  const { leastN: least, mostN: most } = pullLimits(sport);
+  const range = `between ${formatTension(least, unit)} and ${formatTension(most, unit)}`;
+  for (const [name, n] of [
+    ['mains', mainN],
+    ['crosses', crossN],
+  ] as const) {
+    if (n < least || n > most)
+      return `${formatTension(n, unit)} in the ${name} is not a ${sport} tension: it would be ${range}.`;
+  }
+  if (Math.abs(crossN - mainN) > MOST_CROSS_DIFFERENCE * mainN)
+    return `Crosses at ${formatTension(crossN, unit)} are too far from mains at ${formatTension(mainN, unit)}: they differ by a few kilograms or pounds at most.`;
+  return undefined;
+}
+
+export interface TensionRange {
+  readonly minN: number;
+  readonly maxN: number;
+  readonly unit: TensionUnit;
+}
+
+const RANGE = new RegExp(
+  String.raw`^(${NUMBER}) ?(${TENSION_UNIT})? ?(?:[-/]|to) ?(${NUMBER}) ?(${TENSION_UNIT})?$`,
+  'i',
+);
+
+/** The range printed in a throat: `22-26`, `50–60 lb`. */
+export function parseTensionRange(
+  text: string,
+  sport: Sport,
+  houseUnit: TensionUnit,
+): Result<TensionRange> {
+  const match = RANGE.exec(plainFigures(text));
+  if (!match) return failure('Write the range as it is printed: 22-26 kg or 50-60 lb.');
+  const [, low = '', firstUnit, high = '', lastUnit] = match;
+  if (firstUnit && lastUnit && tensionUnitNamed(firstUnit) !== tensionUnitNamed(lastUnit))
+    return failure('Two units in one range: write both figures in kg or both in lb.');
+  const unit =
+    tensionUnitNamed(lastUnit ?? firstUnit) ?? impliedUnit(decimal(low), sport, houseUnit);
+  const range = { minN: newtons(decimal(low), unit), maxN: newtons(decimal(high), unit), unit };
+  if (range.minN > range.maxN) return failure('The lower figure of the range comes first: 22-26.');
+  const { leastN: least, mostN: most } = pullLimits(sport);
+  if (range.minN < least || range.maxN > most)
+    return failure(
+      `A ${sport} range lies between ${formatTension(least, unit)} and ${formatTension(most, unit)}.`,
+    );
+  return success(range);
+}
+
+const LENGTH_UNITS: readonly (readonly [words: RegExp, mm: number])[] = [
+  [/^(mm|millimet(er|re)s?)$/i, 1],
+  [/^(cm|centimet(er|re)s?)$/i, 10],
+  [/^(m|met(er|re)s?)$/i, 1000],
+  [/^(in|inch|inches|")$/i, MM_PER_INCH],
+  [/^(ft|foot|feet|')$/i, MM_PER_FOOT],
+];
+const mmIn = (unit: string): number => LENGTH_UNITS.find(([words]) => words.test(unit))?.[1] ?? NaN;
+/** To the millimetre in metres, as an edit form shows 40 ft again: 12.192. */
+const LENGTH_NUMBER = String.raw`\d{1,5}(?:[.,]\d{1,3})?`;
+const LENGTH = new RegExp(String.raw`^(${LENGTH_NUMBER}) ?([a-z]+|'|")?$`, 'i');
+const FEET_INCHES = new RegExp(
+  String.raw`^(\d{1,4}) ?(?:'|ft|foot|feet) ?(${NUMBER}) ?(?:"|in|inch|inches)?$`,
+  'i',
+);
+
+/**
+ * A length in mm from `12.2`, `40ft`, `22'6"`, `33.6 cm`. `bareUnit` is what a figure without
+ * a unit means where it is typed: metres for string, millimetres for a head.
+ */
+export function parseLength(text: string, bareUnit: 'm' | 'mm' | 'cm'): Result<number> {
+  const tidy = plainFigures(text);
+  const both = FEET_INCHES.exec(tidy);
+  if (both) {
+    const inches = decimal(both[2] ?? '');
+    if (inches >= 12) return failure('Inches run from 0 to 11 after the feet: 22\'6".');
+    return success(Number(both[1]) * MM_PER_FOOT + inches * MM_PER_INCH);
+  }
+  const match = LENGTH.exec(tidy);
+  const factor = mmIn(match?.[2] ?? bareUnit);
+  if (!match || Number.isNaN(factor))
+    return failure(
+      bareUnit === 'm'
+        ? 'Write a length such as 12.2, 40ft or 22\'6".'
+        : `Write a length such as ${bareUnit === 'mm' ? '336, 33.6 cm or 13.2 in' : '36, 360 mm or 14 in'}.`,
+    );
+  return success(decimal(match[1] ?? '') * factor);
+}
+
+/** Lengths read off a ruler in a row, `6 18 30.5`, in mm; increasing. An empty text is an empty row. */
+export function parseRow(text: string): Result<readonly number[]> {
+  const words = plainFigures(text)
+    .split(/[\s;]+/)
+    .filter(Boolean);
+  const values: number[] = [];
+  for (const word of words) {
+    const value = decimal(word);
+    if (!new RegExp(`^${NUMBER}$`).test(word))
+      return failure(
+        `“${word.slice(0, 20)}” is not a length: write millimetres in a row, 6 18 30.5.`,
+      );
+    if (value <= (values.at(-1) ?? -1))
+      return failure(`Lengths in a row grow: ${word} cannot follow ${values.at(-1)}.`);
+    values.push(value);
+  }
+  return success(values);
+}
+
+/** Hole numbers in a row, `7 9` or `7,9`; `none` is an empty list. */
+export function parseHoleNumbers(text: string): Result<readonly number[]> {
+  const tidy = plainFigures(text);
+  if (/^(none|-|0)?$/i.test(tidy)) return success([]);
+  const numbers: number[] = [];
+  for (const word of tidy.split(/[\s,;]+/).filter(Boolean)) {
+    if (!/^\d{1,2}$/.test(word) || Number(word) === 0)
+      return failure(`“${word.slice(0, 20)}” is not a hole number: write 7 9, or none.`);
+    if (numbers.includes(Number(word))) return failure(`Hole ${word} stands there twice.`);
+    numbers.push(Number(word));
+  }
+  return success(numbers.sort((a, b) => a - b));
+}
+
+function labelsBy(shape: RegExp, text: string, how: string): Result<readonly string[]> {
+  const tidy = plainFigures(text);
+  if (/^(none|-)?$/i.test(tidy)) return success([]);
+  const labels: string[] = [];
+  for (const word of tidy
+    .toUpperCase()
+    .split(/[\s,;]+/)
+    .filter(Boolean)) {
+    if (!shape.test(word)) return failure(`“${word.slice(0, 20)}” is not a hole: ${how}.`);
+    if (labels.includes(word)) return failure(`Hole ${word} stands there twice.`);
+    labels.push(word);
+  }
+  return success(labels);
+}
+
+/** One hole number, `10` or `10H`. */
+export function parseHoleNumber(text: string): Result<number> {
+  const match = /^([1-9]\d?)[HT]?$/i.exec(plainFigures(text));
+  return match
+    ? success(Number(match[1]))
+    : failure('Write the number of one hole, counted from the centre line: 10.');
+}
+
+/** Holes with their end, `8T 6H`; `none` is an empty list. */
+export const parseHoleLabels = (text: string): Result<readonly string[]> =>
+  labelsBy(/^[1-9]\d?[HT]$/, text, 'write its number and H for head or T for throat, 8T 6H');
+
+/** The same for tie-off holes, which may be bored on one side only: `8T 6HL`. */
+export const parseTieOffs = (text: string): Result<readonly string[]> =>
+  labelsBy(
+    /^[1-9]\d?[HT][LR]?$/,
+    text,
+    'write its number and H for head or T for throat, 8T 6H, with L or R when it is bored on one side only',
+  );
+
+export interface StepDown {
+  readonly strings: number;
+  readonly by: number;
+  readonly unit: TensionUnit;
+}
+
+/** Outer strings stepped down, `3 x 5 lb`: how many, and by how much each. An empty text is none. */
+export function parseStepDown(text: string): Result<StepDown | null> {
+  const tidy = plainFigures(text);
+  if (/^(none|-)?$/i.test(tidy)) return success(null);
+  const match = new RegExp(
+    String.raw`^([1-6]) ?(?:x|×|by|strings?) ?(\d{1,2}(?:[.,]\d)?) ?(${TENSION_UNIT})$`,
+    'i',
+  ).exec(tidy);
+  const by = decimal(match?.[2] ?? '0');
+  const unit = tensionUnitNamed(match?.[3]);
+  if (!match || !unit || by === 0)
+    return failure('Write how many outer strings and by how much each: 3 x 5 lb.');
+  return success({ strings: Number(match[1]), by, unit });
+}
+
+/** One length of string, or one for each of two pieces: `10.9`, `6.2/5.9`, in mm. */
+export function parseRemnants(text: string): Result<readonly number[]> {
+  const words = text.split('/');
+  if (words.length > 2)
+    return failure('Write one length for the whole job, or mains/crosses: 10.9 or 6.2/5.9.');
+  const lengths: number[] = [];
+  for (const word of words) {
+    const length = parseLength(word, 'm');
+    if (!length.ok) return length;
+    if (length.value < 1000 || length.value > 250_000)
+      return failure('A remnant is between 1 and 250 m long: 10.9, or 6.2/5.9 for two pieces.');
+    lengths.push(length.value);
+  }
+  return success(lengths);
+}
+
+/** Money as typed, `18`, `18.50` or `18,5`, in minor units (cents). */
+export function parseMoney(text: string): Result<number> {
+  const tidy = plainFigures(text);
+  if (!/^\d{1,6}([.,]\d{1,2})?$/.test(tidy)) return failure('Write an amount such as 18 or 18.50.');
+  return success(Math.round(decimal(tidy) * 100));
+}
+
+/** A whole number, `16`. */
+export function parseCount(text: string): Result<number> {
+  const tidy = plainFigures(text);
+  return /^\d{1,3}$/.test(tidy)
+    ? success(Number(tidy))
+    : failure('Write a whole number, as counted: 16.');
+}
+
+/** Inside widths read at distances below the tip, `40:190 120:246 …`, both in mm. */
+export function parseWidths(text: string): Result<readonly WidthReading[]> {
+  const readings: WidthReading[] = [];
+  for (const word of plainFigures(text).split(' ').filter(Boolean)) {
+    const match = new RegExp(`^(${NUMBER}):(${NUMBER})$`).exec(word);
+    if (!match)
+      return failure(
+        `“${word.slice(0, 20)}” is not a reading: write distance below the tip, a colon, and the width there, 40:190 120:246.`,
+      );
+    readings.push({ fromHeadMm: decimal(match[1] ?? ''), widthMm: decimal(match[2] ?? '') });
+  }
+  return success(readings);
+}
+
+/** The pulls that a machine may be checked at. */
+const CHECKED_KG = [2, 50] as const;
+
+/** A single pull, as a weight or a spring scale shows it: `25`, `24.6 kg`, `55 lb`; N. */
+export function parsePull(text: string, houseUnit: TensionUnit): Result<number> {
+  const match = new RegExp(String.raw`^(\d+(?:[.,]\d+)?) ?(${TENSION_UNIT})?$`, 'i').exec(
+    plainFigures(text),
+  );
+  const example = houseUnit === 'kg' ? '25 or 24.6 kg' : '55 or 54.5 lb';
+  if (!match) return failure(`Write one pull as it is read: ${example}.`);
+  const n = newtons(decimal(match[1] ?? ''), tensionUnitNamed(match[2]) ?? houseUnit);
+  const [least, most] = CHECKED_KG.map((kg) => newtons(kg, 'kg')) as [number, number];
+  return n < least || n > most
+    ? failure(
+        `A machine is checked between ${formatTension(least, houseUnit)} and ${formatTension(most, houseUnit)}: ${example}.`,
+      )
+    : success(n);
+}

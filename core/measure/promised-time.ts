@@ -1,0 +1,128 @@
+/**
+ * Promised times as they are typed: `fri`, `+2d`, `today 18:00`, `27.11. 17`, `24 dec`, `5pm`, `next week`. Everything is the
+ * wall time of the workshop, written `2026-11-27T17:00`, so no time zone can shift a promise.
+ */
+import { addDays, format, isValid, parse } from 'date-fns';
+import { plainFigures } from './figures';
+import { failure, success, type Result } from '../terms/result';
+
+/** `yyyy-MM-ddTHH:mm` on the workshop's clock. */
+export type WallTime = string;
+
+const WALL = "yyyy-MM-dd'T'HH:mm";
+const WEEKDAYS = ['sunday', 'monday', 'tuesday', 'wednesday', 'thursday', 'friday', 'saturday'];
+/** A day without an hour means closing time. */
+const CLOSING = '18:00';
+const EXAMPLES = 'Write a day, an hour or both: fri, +2d, 17:30, friday 5pm, 24 dec or 2026-12-01.';
+
+/** The workshop's clock at an instant. `timeZone` is an IANA name. */
+export function wallTime(instant: Date, timeZone: string): WallTime {
+  const parts = new Intl.DateTimeFormat('sv-SE', {
+    timeZone,
+    dateStyle: 'short',
+    timeStyle: 'short',
+  }).format(instant);
+  return parts.replace(' ', 'T');
+}
+
+const asDate = (wall: WallTime): Date => parse(wall, WALL, new Date(0));
+
+const MONTHS = ['jan', 'feb', 'mar', 'apr', 'may', 'jun', 'jul', 'aug', 'sep', 'oct', 'nov', 'dec'];
+
+/** A day of a month without a year is the next one of that name, so 3.1. typed in December is in January. */
+function nextOfName(day: number, month: number, now: Date): Date | undefined {
+  const inYear = (year: number) => parse(`${day}.${month}.${year}`, 'd.M.yyyy', now);
+  const here = inYear(now.getFullYear());
+  const passed = isValid(here) && format(here, 'MM-dd') < format(now, 'MM-dd');
+  // The 29th of February waits for a year that has one, if that is the next.
+  const date = passed || !isValid(here) ? inYear(now.getFullYear() + 1) : here;
+  return isValid(date) ? date : undefined;
+}
+
+function dayFrom(word: string, now: Date): Date | undefined {
+  if (word === 'today' || word === 'tonight') return now;
+  if (word === 'tomorrow') return addDays(now, 1);
+  if (word === 'next week') return addDays(now, 7);
+  const ahead = /^(?:\+|in )(\d{1,3}) ?(d|days?|w|weeks?)$/.exec(word);
+  if (ahead) return addDays(now, Number(ahead[1]) * (ahead[2]?.startsWith('w') ? 7 : 1));
+  const name = word.replace(/^(next|on) /, '');
+  const weekday = name.length >= 2 ? WEEKDAYS.findIndex((day) => day.startsWith(name)) : -1;
+  if (weekday >= 0) return addDays(now, (weekday - now.getDay() + 7) % 7 || 7);
+  const iso = parse(word, 'yyyy-MM-dd', now);
+  if (/^\d{4}-\d\d-\d\d$/.test(word) && isValid(iso)) return iso;
+  const short = /^(\d{1,2})\.(\d{1,2})\.?$/.exec(word);
+  if (short) return nextOfName(Number(short[1]), Number(short[2]), now);
+  const named =
+    /^(?<day>\d{1,2})(?:st|nd|rd|th|\.)? ?(?<month>[a-z]{3,9})$/.exec(word) ??
+    /^(?<month>[a-z]{3,9}) ?(?<day>\d{1,2})(?:st|nd|rd|th)?$/.exec(word);
+  const month = MONTHS.indexOf(named?.groups?.month?.slice(0, 3) ?? '');
+  return month < 0 ? undefined : nextOfName(Number(named?.groups?.day), month + 1, now);
+}
+
+/** `17:30`, `17.30h`, `5pm`, `5:30 pm`, `noon`: minutes are optional. */
+const HOUR = /^(?:at )?(?:(\d{1,2})(?:[:.](\d\d))? ?(am|pm|h)?|(noon))$/;
+
+/** An hour as `17:30`; a sentence where it is an hour that no clock has; undefined for no hour at all. */
+function hourFrom(word: string): Result<string> | undefined {
+  const match = HOUR.exec(word);
+  if (!match) return undefined;
+  if (match[4]) return success('12:00');
+  const [, hourText = '', minute = '00', half] = match;
+  const typed = Number(hourText);
+  const isTwelve = half === 'am' || half === 'pm';
+  const hour = isTwelve ? (typed % 12) + (half === 'pm' ? 12 : 0) : typed;
+  if (hour > 23 || Number(minute) > 59 || (isTwelve && (typed < 1 || typed > 12)))
+    return failure('Hours run from 0 to 23, minutes from 00 to 59: 17:30.');
+  return success(`${String(hour).padStart(2, '0')}:${minute}`);
+}
+
+/** Every way to part what was typed into a day and an hour after it, the longest hour first. */
+function* partings(text: string): Generator<readonly [day: string, hour: string]> {
+  if (text !== '') yield [text, ''];
+  // A number alone may be a day as well as an hour.
+  if (/\D/.test(text)) yield ['', text];
+  for (const { index } of text.matchAll(/[ t]/g))
+    if (index > 0) yield [text.slice(0, index), text.slice(index + 1)];
+}
+
+/**
+ * Reads a promise typed at `now`, both on the workshop's clock. A weekday is the next one, never today; an
+ * hour alone is today's, or tomorrow's when it has passed; a time that has passed is refused.
+ *
+ * @example
+ * parsePromise('friday 5pm', '2026-11-25T09:00') // { ok: true, value: '2026-11-27T17:00' }
+ */
+export function parsePromise(text: string, now: WallTime): Result<WallTime> {
+  const today = asDate(now);
+  const tidy = plainFigures(text).toLowerCase();
+  let wrongHour: Result<WallTime> | undefined;
+  for (const [dayText, hourText] of partings(tidy)) {
+    const hour = hourText === '' ? success(CLOSING) : hourFrom(hourText.trim());
+    const day = dayText === '' ? today : dayFrom(dayText.trim(), today);
+    if (hour === undefined || day === undefined || !isValid(day)) continue;
+    if (!hour.ok) {
+      wrongHour = hour;
+      continue;
+    }
+    const on = (date: Date): WallTime => `${format(date, 'yyyy-MM-dd')}T${hour.value}`;
+    const wall = dayText === '' && on(day) < now ? on(addDays(day, 1)) : on(day);
+    if (wall < now) return failure(`${formatWall(wall, now)} has passed. ${EXAMPLES}`);
+    if (day > addDays(today, 366)) return failure('A promise lies within a year from now.');
+    return success(wall);
+  }
+  return wrongHour ?? failure(EXAMPLES);
+}
+
+/** `today 17:30`, `tomorrow 18:00`, `Fri 27 Nov 18:00`; the year only when it is another. */
+export function formatWall(wall: WallTime, now: WallTime): string {
+  const day = wall.slice(0, 10);
+  const today = asDate(now);
+  const time = wall.slice(11);
+  if (day === now.slice(0, 10)) return `today ${time}`;
+  if (day === format(addDays(today, 1), 'yyyy-MM-dd')) return `tomorrow ${time}`;
+  const sameYear = day.slice(0, 4) === now.slice(0, 4);
+  return `${format(asDate(wall), sameYear ? 'EEE d MMM' : 'EEE d MMM yyyy')} ${time}`;
+}
+
+/** `27 Nov 2026`. */
+export const formatDay = (wall: WallTime): string => format(asDate(wall), 'd MMM yyyy');

@@ -1,0 +1,94 @@
+/**
+ * The one place where SI quantities (N, mm, g) meet the units people read and type.
+ * Factors: NIST Special Publication 811 (exact by definition).
+ */
+import { z } from 'zod';
+
+const NEWTONS_PER_LBF = 4.4482216152605;
+export const NEWTONS_PER_KGF = 9.80665;
+export const MM_PER_INCH = 25.4;
+export const MM_PER_FOOT = 304.8;
+export const GRAMS_PER_OUNCE = 28.349523125;
+const MM2_PER_SQUARE_INCH = MM_PER_INCH ** 2;
+
+export const tensionUnitSchema = z.enum(['kg', 'lb']);
+export type TensionUnit = z.infer<typeof tensionUnitSchema>;
+export type LengthSystem = 'metric' | 'imperial';
+
+export const otherTensionUnit = (unit: TensionUnit): TensionUnit => (unit === 'kg' ? 'lb' : 'kg');
+
+/** Pulls are written kg and lb on tickets, and meant as kilogram-force and pound-force. */
+export const newtons = (value: number, unit: TensionUnit): number =>
+  value * (unit === 'kg' ? NEWTONS_PER_KGF : NEWTONS_PER_LBF);
+
+/**
+ * Newtons back in a ticket's unit, to a step; 0.01 is finer than any ticket is written, coarser than
+ * the error of a double, so that a typed 55 lb is 55 again after any number of conversions.
+ */
+export const inTensionUnit = (n: number, unit: TensionUnit, step = 0.01): number =>
+  roundTo(n / (unit === 'kg' ? NEWTONS_PER_KGF : NEWTONS_PER_LBF), step);
+
+/** The smallest step worth writing down: half a kilogram, or a pound (common practice). */
+export const TICKET_STEP: Record<TensionUnit, number> = { kg: 0.5, lb: 1 };
+
+/** `n` newtons rounded to the smallest step worth writing down in `unit`, in newtons. */
+export const roundToTicketStep = (n: number, unit: TensionUnit): number =>
+  newtons(inTensionUnit(n, unit, TICKET_STEP[unit]), unit);
+
+export const mmFromFeet = (feet: number): number => feet * MM_PER_FOOT;
+export const squareInches = (mm2: number): number => mm2 / MM2_PER_SQUARE_INCH;
+export const mm2FromSquareInches = (in2: number): number => in2 * MM2_PER_SQUARE_INCH;
+export const ounces = (grams: number): number => grams / GRAMS_PER_OUNCE;
+export const gramsFromOunces = (oz: number): number => oz * GRAMS_PER_OUNCE;
+
+/** `value` to the nearest multiple of `step`, free of binary dust (0.1 + 0.2 is 0.3). */
+export function roundTo(value: number, step: number): number {
+  const decimals = Math.max(0, -Math.floor(Math.log10(step) + 1e-9));
+  return Number((Math.round(value / step + 1e-9) * step).toFixed(decimals));
+}
+
+/** A tension in one unit: `24 kg`, `52.5 lb`; at most two decimals, none that are zero. */
+export const formatTension = (n: number, unit: TensionUnit): string =>
+  `${inTensionUnit(n, unit)} ${unit}`;
+
+export interface TicketTension {
+  readonly mainN: number;
+  readonly crossN: number;
+  /** The unit it was typed in, which is the unit it is shown in for ever. */
+  readonly unit: TensionUnit;
+}
+
+/** Ticket notation, mains/crosses: `55/53 lb`. */
+export const formatTicket = ({ mainN, crossN, unit }: TicketTension): string =>
+  `${inTensionUnit(mainN, unit)}/${inTensionUnit(crossN, unit)} ${unit}`;
+
+/** The same ticket in the other unit, to one decimal: `24.9/24 kg`. */
+export function formatTicketConverted({ mainN, crossN, unit }: TicketTension): string {
+  const other = otherTensionUnit(unit);
+  const figure = (n: number) => inTensionUnit(n, other, 0.1);
+  return `${figure(mainN)}/${figure(crossN)} ${other}`;
+}
+
+/** String length: metres to the centimetre, `6.05 m`. */
+export const formatMetres = (mm: number): string => `${(mm / 1000).toFixed(2)} m`;
+
+/** String length in feet and whole inches, rounded to the nearest inch: `19 ft 10 in`. */
+export function formatFeet(mm: number): string {
+  const inches = Math.round(Math.abs(mm) / MM_PER_INCH);
+  const sign = mm < 0 && inches > 0 ? '−' : '';
+  return `${sign}${Math.floor(inches / 12)} ft ${inches % 12} in`;
+}
+
+export const formatStringLength = (mm: number, system: LengthSystem): string =>
+  system === 'metric' ? formatMetres(mm) : formatFeet(mm);
+
+/** A dimension of the head: `336 mm`, or inches to a tenth. */
+export const formatHeadDimension = (mm: number, system: LengthSystem): string =>
+  system === 'metric' ? `${roundTo(mm, 1)} mm` : `${(mm / MM_PER_INCH).toFixed(1)} in`;
+
+/** A strung area in both habits, as racket throats print it: `654 cm² · 101 in²`. */
+export const formatArea = (mm2: number): string =>
+  `${Math.round(mm2 / 100)} cm² · ${Math.round(squareInches(mm2))} in²`;
+
+export const formatWeight = (grams: number, system: LengthSystem): string =>
+  system === 'metric' ? `${roundTo(grams, 1)} g` : `${ounces(grams).toFixed(1)} oz`;

@@ -1,0 +1,146 @@
+/** What the outside runs of a path cover that is still needed, and what its turns bear on. */
+import type { Bed } from '../frame/bed';
+import { coveredBy, rimAlong } from './groove';
+import type { Hole } from '../frame/holes';
+import type { Path } from './path';
+import { isMain, isRun, placeName, type HolePlace, type Piece, type Run } from './segments';
+import type { Sport } from '../terms/sport';
+
+export interface Covered {
+  readonly at: HolePlace;
+  /** The run that lies over it. */
+  readonly by: Run;
+  /** The string whose pull tightens that run, or whose knot does. */
+  readonly before: { readonly string: string; readonly knot: boolean };
+  /** The string that still needs the hole, or the knot of that string. */
+  readonly needs: { readonly string: string; readonly knot: boolean };
+}
+
+interface Use {
+  readonly string: string;
+  readonly knot: boolean;
+  readonly when: number;
+}
+
+/** When each string is pulled, by name. */
+const times = (path: Path): ReadonlyMap<string, number> =>
+  new Map(path.order.map((string, i) => [string, i]));
+
+/**
+ * Holes that are still needed when a run is tightened over them: pre-thread what needs them, or
+ * leave a scrap strand in them. In the order of the pulls.
+ */
+export function coveredHoles(bed: Bed, path: Path): readonly Covered[] {
+  const at = times(path);
+  const when = (string: string) => at.get(string) ?? 0;
+  const uses = new Map<string, Use[]>();
+  const note = (place: HolePlace, each: Use) => {
+    const name = placeName(place);
+    uses.set(name, [...(uses.get(name) ?? []), each]);
+  };
+  for (const { segments } of path.pieces)
+    for (const segment of segments)
+      if (segment.kind === 'inside')
+        for (const place of [segment.from, segment.to])
+          note(place, { string: segment.string, knot: false, when: when(segment.string) });
+  for (const knot of path.knots)
+    note(knot, { string: knot.string, knot: true, when: knot.tiedAfter + 0.5 });
+
+  const covered: (Covered & { readonly when: number })[] = [];
+  for (const { run, string, knot, moment } of tightened(path, when)) {
+    for (const place of coveredBy(bed, run))
+      for (const need of uses.get(placeName(place)) ?? [])
+        if (need.when > moment && need.string !== string)
+          covered.push({
+            at: place,
+            by: run,
+            before: { string, knot },
+            needs: { string: need.string, knot: need.knot },
+            when: moment,
+          });
+  }
+  const firstOf = new Map<string, (typeof covered)[number]>();
+  for (const each of covered.toSorted((a, b) => a.when - b.when)) {
+    const name = `${placeName(each.at)} ${each.needs.string} ${each.needs.knot}`;
+    if (!firstOf.has(name)) firstOf.set(name, each);
+  }
+  return [...firstOf.values()].map(({ at: place, by, before, needs }) => ({
+    at: place,
+    by,
+    before,
+    needs,
+  }));
+}
+
+/** Each run with the pull that tightens it: the later of the two strings that it joins, or the knot. */
+function tightened(
+  path: Path,
+  when: (string: string) => number,
+): readonly {
+  readonly run: Run;
+  readonly string: string;
+  readonly knot: boolean;
+  readonly moment: number;
+}[] {
+  const tied = (string: string) =>
+    path.knots.find((knot) => knot.string === string)?.tiedAfter ?? when(string);
+  return path.pieces.flatMap(({ segments }) =>
+    segments.flatMap((segment, i) => {
+      const near = [segments[i - 1], segments[i + 1]].flatMap((each) =>
+        each?.kind === 'inside' ? [each.string] : [],
+      );
+      if (!isRun(segment)) return [];
+      const string = near.toSorted((a, b) => when(b) - when(a))[0];
+      if (string === undefined) return [];
+      const knot = segment.kind === 'tie-off run';
+      return [{ run: segment, string, knot, moment: knot ? tied(string) + 0.5 : when(string) }];
+    }),
+  );
+}
+
+/** Frame between two holes that a turn of the string can bear on, mm along the rim. From memory. */
+const SUPPORT_MM: Record<Sport, number> = { tennis: 7, squash: 6, badminton: 4.5 };
+
+export interface Transition {
+  readonly run: Run;
+  /** Frame between the two holes, mm along the rim. */
+  readonly mm: number;
+  readonly tooLittle: boolean;
+}
+
+/** Where one piece turns from mains into crosses or back, and how much frame bears the turn. */
+export function transitions(bed: Bed, piece: Piece): readonly Transition[] {
+  return piece.segments.flatMap((segment, i): Transition[] => {
+    const [before, after] = [piece.segments[i - 1], piece.segments[i + 1]];
+    if (segment.kind !== 'outside' || before?.kind !== 'inside' || after?.kind !== 'inside')
+      return [];
+    if (isMain(before.string) === isMain(after.string)) return [];
+    const mm = rimAlong(bed, segment);
+    return [{ run: segment, mm, tooLittle: mm < SUPPORT_MM[bed.spec.sport] }];
+  });
+}
+
+/** The longest run of a path between two strings, mm along the rim. */
+export const longestRun = (bed: Bed, path: Path): number =>
+  Math.max(
+    ...path.pieces.flatMap(({ segments }) =>
+      segments.flatMap((segment) => (segment.kind === 'outside' ? [rimAlong(bed, segment)] : [])),
+    ),
+  );
+
+/** Runs from a hole of the bridge to one of the shoulder, over the open throat. */
+export function leaps(bed: Bed, path: Path): readonly Run[] {
+  const aside = (bed.spec.bridgeHoles ?? 0) / 2;
+  const inBridge = ({ end, number }: Hole) => end === 'throat' && number <= aside;
+  return aside === 0
+    ? []
+    : path.pieces.flatMap(({ segments }) =>
+        segments.flatMap((segment) =>
+          segment.kind === 'outside' &&
+          segment.from.hole.end === 'throat' &&
+          inBridge(segment.from.hole) !== inBridge(segment.to.hole)
+            ? [segment]
+            : [],
+        ),
+      );
+}

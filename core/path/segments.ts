@@ -1,0 +1,50 @@
+/** What the way of a piece of string is made of. */
+import type { Hole } from '../frame/holes';
+import type { Side } from '../terms/ends';
+
+export interface HolePlace {
+  readonly hole: Hole;
+  readonly side: Side;
+}
+
+interface Crossing {
+  /** The string that is crossed: M8L, C4. */
+  readonly string: string;
+  readonly over: boolean;
+}
+
+/** A string lies on the face inside the hoop, weaving; a run lies in the groove outside it. */
+export type Segment =
+  | { readonly kind: 'tail'; readonly at: HolePlace }
+  | { readonly kind: 'tie-off run'; readonly from: HolePlace; readonly to: HolePlace }
+  | { readonly kind: 'outside'; readonly from: HolePlace; readonly to: HolePlace }
+  | {
+      readonly kind: 'inside';
+      /** `M3L`, `M3R` or `C4`. */
+      readonly string: string;
+      readonly from: HolePlace;
+      readonly to: HolePlace;
+      readonly crossings: readonly Crossing[];
+    };
+
+export type InsideString = Extract<Segment, { kind: 'inside' }>;
+export type Run = Extract<Segment, { kind: 'outside' | 'tie-off run' }>;
+
+export interface Piece {
+  /** The two of a two-piece job, or the one of all others. */
+  readonly name: 'mains' | 'crosses' | 'whole';
+  readonly segments: readonly Segment[];
+}
+
+export const isRun = (segment: Segment): segment is Run =>
+  segment.kind === 'outside' || segment.kind === 'tie-off run';
+
+export const isInside = (segment: Segment): segment is InsideString => segment.kind === 'inside';
+
+export const mainName = (main: number, side: Side): string =>
+  `M${main}${side === 'left' ? 'L' : 'R'}`;
+export const crossName = (cross: number): string => `C${cross}`;
+export const isMain = (string: string): boolean => string.startsWith('M');
+
+/** `7H left`. */
+export const placeName = ({ hole, side }: HolePlace): string => `${hole.label} ${side}`;

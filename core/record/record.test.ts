@@ -1,0 +1,167 @@
+import { describe, expect, it } from 'vitest';
+import { studyFrame, type Bed } from '../frame/bed';
+import { USUAL_ASSUMPTIONS } from '../cut/lengths';
+import { planCut, type PlannedString } from '../cut/plan';
+import { benchLog, planKey, type BenchEvent, type Deed } from '../bench/log';
+import { jobRecordSchema, pieceDifference, recordBench, recordJob } from './record';
+import { benchPlan, sequenceFor } from '../testing/bench-job';
+import { frameSpec } from '../testing/frame-spec';
+import { newtons } from '../measure/units';
+
+const { bed } = studyFrame(
+  frameSpec({ head: [7, 9], throat: [7, 9], tieOff: ['8H', '6H', '6T'] }),
+) as { bed: Bed };
+const mains = {
+  name: 'A',
+  family: 'monofilament',
+  shape: 'round',
+  gaugeMm: 1.25,
+  suppliedByClient: true,
+  setMm: 12_200,
+  stretch: 0.03,
+} as const;
+const crosses = {
+  name: 'B',
+  family: 'multifilament',
+  shape: 'round',
+  gaugeMm: 1.3,
+  suppliedByClient: false,
+  setMm: 12_192,
+  stretch: null,
+} as const;
+const CHOICE = { method: 'two-piece', shortSide: 'left', crossStart: 'right' } as const;
+const record = recordJob({
+  client: 'Ada',
+  racket: { frameName: 'Frame', mark: '' },
+  bed,
+  mains,
+  crosses,
+  tension: { mainN: newtons(45, 'lb'), crossN: newtons(50, 'lb'), unit: 'lb' },
+  advice: null,
+  choice: CHOICE,
+  cutFrom: 'two half sets',
+  remnantsMm: [],
+  assumptions: USUAL_ASSUMPTIONS,
+  learnt: {},
+  leftOverMm: [820, null],
+  bench: null,
+  remarks: '',
+});
+
+/** The strings at the pulls of the record, which their stretch follows. */
+const pulled = (strings: { mains: PlannedString; crosses: PlannedString }) => ({
+  mains: { ...strings.mains, pullN: record.setup.mainN },
+  crosses: { ...strings.crosses, pullN: record.setup.crossN },
+});
+
+describe('the record of a job', () => {
+  it('survives being written down and read again', () => {
+    expect(jobRecordSchema.parse(JSON.parse(JSON.stringify(record)))).toEqual(record);
+  });
+
+  it('holds the plan as it was worked out', () => {
+    const { pieces } = planCut(bed, pulled({ mains, crosses }), CHOICE, USUAL_ASSUMPTIONS);
+    expect(record.plan.pieces.map(({ cutMm }) => cutMm)).toEqual(pieces.map(({ cutMm }) => cutMm));
+    expect(record.plan.skips).toEqual({ head: [7, 9], throat: [7, 9] });
+    expect(record.plan.knots.map(({ ties, hole, side }) => `${ties} ${hole} ${side}`)).toEqual([
+      'main 8H left',
+      'main 8H right',
+      'cross 6H right',
+      'cross 6T left',
+    ]);
+  });
+
+  it('is enough to draw and plan the job again', () => {
+    const again = studyFrame(record.frame).bed as Bed;
+    const { pieces } = planCut(again, pulled(record.setup), record.plan, record.plan.assumptions);
+    expect(pieces[1]?.cutMm).toBe(record.plan.pieces[1]?.cutMm);
+  });
+
+  it('is refused when it is not one', () => {
+    expect(jobRecordSchema.safeParse({ ...record, plan: undefined }).success).toBe(false);
+    expect(
+      jobRecordSchema.safeParse({ ...record, frame: { ...record.frame, sport: 'chess' } }).success,
+    ).toBe(false);
+  });
+
+  it('a measured stretch goes before the family’s', () => {
+    const usual = planCut(
+      bed,
+      { mains: { ...mains, stretch: null }, crosses },
+      CHOICE,
+      USUAL_ASSUMPTIONS,
+    );
+    expect(record.plan.pieces[0]?.cutMm).toBeGreaterThan(usual.pieces[0]?.cutMm ?? Infinity);
+  });
+
+  it('knows what was given, and what that teaches when the tails were measured', () => {
+    const [first, second] = record.plan.pieces;
+    // Half of a 12.2 m set; 82 cm were left of it.
+    expect(first?.givenMm).toBe(6100);
+    const used = 6100 - 820;
+    expect(first && pieceDifference(first)).toBeCloseTo(
+      used - ((first?.rawCutMm ?? 0) - (first?.leftMm ?? 0)),
+      9,
+    );
+    expect(second && pieceDifference(second)).toBeUndefined();
+  });
+});
+
+describe('what happened at the bench', () => {
+  const sequence = sequenceFor(benchPlan());
+  const { steps } = sequence;
+  const pull = steps.findIndex(({ kind, string }) => kind === 'pull' && string === 'M1R');
+  const event = (seconds: number, done: number, deed: Deed): BenchEvent => ({
+    id: 'i',
+    bench: 'b',
+    plan: planKey(steps),
+    at: new Date(1000 * seconds).toISOString(),
+    done,
+    deed,
+  });
+
+  it('goes on record: time, pulls beside what was asked, notes and mishaps with their step', () => {
+    const log = benchLog([
+      event(0, 0, { kind: 'open' }),
+      ...steps.slice(0, pull).map((_, i) => event(30 * (i + 1), i + 1, { kind: 'step' })),
+      event(30 * pull + 20, pull + 1, { kind: 'step', pulledN: 229 }),
+      event(30 * pull + 30, pull + 1, { kind: 'note', text: 'grommet worn' }),
+      event(30 * pull + 30, pull + 1, {
+        kind: 'mishap',
+        mishap: 'clamp slipped',
+        string: 'M1R',
+        way: 'Pull M1R again',
+      }),
+    ]);
+    const bench = recordBench(sequence, log, 'tennis', 'practised');
+    expect(bench?.minutes).toBe(Math.round((30 * pull + 30) / 60));
+    expect(bench?.pulls).toEqual([{ string: 'M1R', askedN: steps[pull]?.n, pulledN: 229 }]);
+    expect(bench?.notes).toEqual([{ step: steps[pull + 1]?.words, text: 'grommet worn' }]);
+    expect(bench?.mishaps).toEqual([
+      { step: steps[pull + 1]?.words, what: 'A clamp slipped: M1R', way: 'Pull M1R again' },
+    ]);
+    expect(bench?.timed.map(({ group }) => group)).toEqual(['before', 'mains']);
+    expect(jobRecordSchema.parse({ ...record, bench }).bench).toEqual(bench);
+  });
+
+  it('lists no pull that nobody made, however far one event says that the bench is', () => {
+    const forged = benchLog([
+      event(0, 0, { kind: 'open' }),
+      event(1, 1, { kind: 'step' }),
+      event(2, steps.length, { kind: 'step', pulledN: 230 }),
+    ]);
+    const bench = recordBench(sequence, forged, 'tennis', 'practised');
+    expect(bench?.pulls).toEqual([]);
+    expect(bench?.steps).toEqual({ kept: 1, of: steps.length });
+    const elsewhere = steps.map((_, i) => ({
+      ...event(30 * i, i + 1, { kind: 'step' }),
+      plan: 'deadbeef',
+    }));
+    const counted = recordBench(sequence, benchLog(elsewhere), 'tennis', 'practised');
+    expect(counted).toMatchObject({ pulls: [], steps: { kept: 0, of: steps.length } });
+  });
+
+  it('has nothing to keep when the bench view was not used', () => {
+    expect(recordBench(sequence, benchLog([]), 'tennis', 'practised')).toBeNull();
+  });
+});

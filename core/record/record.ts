@@ -1,0 +1,253 @@
+/** What a closed job keeps for ever, whatever later happens to the library it was made from. */
+import { z } from 'zod';
+import type { Bed } from '../frame/bed';
+import { planKey, type BenchLog } from '../bench/log';
+import { stepGroupSchema, timedParts, type Hand } from '../bench/times';
+import { coveredHoles } from '../path/covers';
+import { adviceRecordSchema, type AdviceRecord } from '../advice/record';
+import { familySchema, shapeSchema } from '../terms/family';
+import { frameSpecSchema } from '../frame/frame';
+import { difference, type Difference } from '../cut/learning';
+import { cutAssumptionsSchema, type CutAssumptions } from '../cut/lengths';
+import { methodSchema } from '../terms/method';
+import { MISHAP_WORDS } from '../bench/mishap';
+import { endSchema, sideSchema } from '../terms/ends';
+import type { PathChoice } from '../path/path';
+import {
+  checkSource,
+  CUT_SOURCES,
+  cutSource,
+  planCut,
+  type CutSource,
+  type Learnt,
+} from '../cut/plan';
+import type { Sequence } from '../bench/sequence';
+import type { Sport } from '../terms/sport';
+import { tensionUnitSchema, type TicketTension } from '../measure/units';
+import { coverWords } from '../cut/wording';
+
+const stringRecordSchema = z.object({
+  name: z.string(),
+  family: familySchema,
+  shape: shapeSchema.default('round'),
+  gaugeMm: z.number(),
+  suppliedByClient: z.boolean(),
+  setMm: z.number(),
+  stretch: z.number().nullable(),
+});
+
+const pieceNameSchema = z.enum(['mains', 'crosses', 'whole']);
+
+const pieceRecordSchema = z.object({
+  name: pieceNameSchema,
+  cutMm: z.number(),
+  /** What the parts add up to without what past jobs had taught. */
+  rawCutMm: z.number(),
+  /** What the plan expected to be cut off again. */
+  leftMm: z.number(),
+  /** What it was cut from; the cut itself off a reel. */
+  givenMm: z.number(),
+  /** What really was left over, when somebody measured it. */
+  leftOverMm: z.number().nullable(),
+  parts: z.array(z.object({ name: z.string(), mm: z.number() })),
+});
+
+export type PieceRecord = z.infer<typeof pieceRecordSchema>;
+
+export const cutSourceSchema = z.enum(CUT_SOURCES) satisfies z.ZodType<CutSource['kind']>;
+export type CutSourceKind = CutSource['kind'];
+
+/** What really happened at the bench. */
+const benchRecordSchema = z.object({
+  /** Pauses left out. */
+  minutes: z.number(),
+  /** Steps that were kept as they were done, of all there are; null in records of before they were counted. */
+  steps: z.object({ kept: z.number(), of: z.number() }).nullable().default(null),
+  /** The pull of each string as it was set, and as the head measured it where one was linked, N. */
+  pulls: z.array(
+    z.object({ string: z.string(), askedN: z.number(), pulledN: z.number().nullable() }),
+  ),
+  notes: z.array(z.object({ step: z.string(), text: z.string() })),
+  mishaps: z.array(z.object({ step: z.string(), what: z.string(), way: z.string() })),
+  /** What the parts of the job were expected to take and did take, s; teaches the next promise. */
+  timed: z.array(z.object({ group: stepGroupSchema, expectedS: z.number(), tookS: z.number() })),
+  /** How far one side was ahead of the other at most, N. */
+  imbalanceN: z.number(),
+});
+
+export type BenchRecord = z.infer<typeof benchRecordSchema>;
+
+export const jobRecordSchema = z.object({
+  client: z.string(),
+  racket: z.object({ frameName: z.string(), mark: z.string() }),
+  frame: frameSpecSchema,
+  setup: z.object({
+    mains: stringRecordSchema,
+    crosses: stringRecordSchema,
+    mainN: z.number(),
+    crossN: z.number(),
+    unit: tensionUnitSchema,
+  }),
+  /** What was advised; null when nobody asked, or nobody kept it yet. */
+  advice: adviceRecordSchema.nullable().default(null),
+  plan: z.object({
+    method: methodSchema,
+    shortSide: sideSchema,
+    crossStart: sideSchema,
+    cutFrom: cutSourceSchema,
+    remnantsMm: z.array(z.number()),
+    assumptions: cutAssumptionsSchema,
+    mainsStart: endSchema,
+    mainsFinish: endSchema,
+    skips: z.object({ head: z.array(z.number()), throat: z.array(z.number()) }),
+    knots: z.array(
+      z.object({
+        string: z.string(),
+        ties: z.enum(['main', 'cross']),
+        end: endSchema,
+        side: sideSchema,
+        hole: z.string(),
+      }),
+    ),
+    /** Holes that were covered, in words. */
+    covered: z.array(z.string()),
+    pieces: z.array(pieceRecordSchema),
+  }),
+  /** Null when it was strung without the bench view. */
+  bench: benchRecordSchema.nullable().default(null),
+  /** The same with what a bench without a connection sent after the job was closed; null when nothing came. */
+  late: benchRecordSchema.nullable().default(null),
+  remarks: z.string(),
+});
+
+export type JobRecord = z.infer<typeof jobRecordSchema>;
+
+export type StringRecord = z.infer<typeof stringRecordSchema>;
+
+export interface JobFacts {
+  readonly client: string;
+  readonly racket: JobRecord['racket'];
+  readonly bed: Bed;
+  readonly mains: StringRecord;
+  readonly crosses: StringRecord;
+  readonly tension: TicketTension;
+  readonly advice: AdviceRecord | null;
+  readonly choice: PathChoice;
+  readonly cutFrom: CutSourceKind;
+  readonly remnantsMm: readonly number[];
+  readonly assumptions: CutAssumptions;
+  readonly learnt: Learnt;
+  /** Tails left over, by piece in the order of the plan; null where nobody measured. */
+  readonly leftOverMm: readonly (number | null)[];
+  readonly bench: BenchRecord | null;
+  readonly remarks: string;
+}
+
+/**
+ * What a job's events at the bench leave for its record; null when nothing was kept there. Only steps
+ * that were gone through one by one, in the plan of this sequence, count: a pull that nobody made is
+ * never listed.
+ */
+export function recordBench(
+  { steps, imbalanceN }: Sequence,
+  log: BenchLog,
+  sport: Sport,
+  hand: Hand,
+): BenchRecord | null {
+  const plan = planKey(steps);
+  const isKept = (step: number) => log.kept.get(step) === plan;
+  const kept = steps.filter((_, i) => isKept(i)).length;
+  if (log.kept.size + log.notes.length + log.mishaps.length === 0) return null;
+  const wordsAt = (step: number) => steps[step]?.words ?? 'after the last step';
+  const pulls = new Map<string, BenchRecord['pulls'][number]>();
+  steps.forEach(({ actions }, i) => {
+    for (const action of actions)
+      if (action.do === 'pull' && isKept(i))
+        pulls.set(action.string, {
+          string: action.string,
+          askedN: action.n,
+          pulledN: log.pulled.get(i) ?? null,
+        });
+  });
+  return {
+    minutes: Math.round(log.workedMs / 60_000),
+    steps: { kept, of: steps.length },
+    pulls: [...pulls.values()],
+    notes: log.notes.map(({ step, text }) => ({ step: wordsAt(step), text })),
+    mishaps: log.mishaps.map(({ step, mishap, string, way }) => ({
+      step: wordsAt(step),
+      what: string === undefined ? MISHAP_WORDS[mishap] : `${MISHAP_WORDS[mishap]}: ${string}`,
+      way,
+    })),
+    timed: [
+      ...timedParts(steps, new Map([...log.tookMs].filter(([step]) => isKept(step))), sport, hand),
+    ],
+    imbalanceN,
+  };
+}
+
+/** The record of a job: what it was made from, and the plan as it was worked out for it. */
+export function recordJob(facts: JobFacts): JobRecord {
+  const { client, racket, bed, mains, crosses, tension, choice, assumptions, learnt } = facts;
+  const { cutFrom, remnantsMm, leftOverMm } = facts;
+  const { path, pieces } = planCut(
+    bed,
+    {
+      mains: { ...mains, pullN: tension.mainN },
+      crosses: { ...crosses, pullN: tension.crossN },
+    },
+    choice,
+    assumptions,
+    learnt,
+  );
+  const source = cutSource(cutFrom, {
+    mainSetMm: mains.setMm,
+    crossSetMm: crosses.setMm,
+    remnantsMm,
+  });
+  const supplied = checkSource(source, pieces).pieces;
+  return {
+    client,
+    racket,
+    frame: bed.spec,
+    setup: { mains, crosses, ...tension },
+    advice: facts.advice,
+    plan: {
+      method: path.method,
+      shortSide: path.shortSide,
+      crossStart: path.crossStart,
+      cutFrom,
+      remnantsMm: [...remnantsMm],
+      assumptions,
+      mainsStart: bed.mainsStart,
+      mainsFinish: bed.mainsFinish,
+      skips: { head: [...bed.skips.head], throat: [...bed.skips.throat] },
+      knots: path.knots.map(({ string, ties, end, side, hole }) => ({
+        string,
+        ties,
+        end,
+        side,
+        hole: hole.label,
+      })),
+      covered: coveredHoles(bed, path).map(coverWords),
+      pieces: pieces.map(({ name, cutMm, leftMm, parts }, i) => ({
+        name,
+        cutMm,
+        rawCutMm: cutMm - (learnt[name]?.mm ?? 0),
+        leftMm,
+        givenMm: supplied[i]?.givenMm ?? cutMm,
+        leftOverMm: leftOverMm[i] ?? null,
+        parts: parts.map((part) => ({ ...part })),
+      })),
+    },
+    bench: facts.bench,
+    late: null,
+    remarks: facts.remarks,
+  };
+}
+
+/** How a piece of a past job differed from its plan, mm; nothing when nobody measured its tails. */
+export const pieceDifference = (piece: PieceRecord): Difference | undefined =>
+  piece.leftOverMm === null
+    ? undefined
+    : difference({ givenMm: piece.givenMm, leftOverMm: piece.leftOverMm }, piece);

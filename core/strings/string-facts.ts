@@ -1,0 +1,215 @@
+/** What is known of a string in the library, read from what people type or a table holds. */
+import { z } from 'zod';
+import { notForSchema, type NotFor } from './not-for';
+import { FAMILIES, SHAPES, type Family, type Shape } from '../terms/family';
+import { plainFigures } from '../measure/figures';
+import { parseGauge } from '../measure/gauge';
+import { parseLength, parseMoney } from '../measure/parsing';
+import { lineText, nameText, noteText, optionalReading, reading, textIn } from '../measure/reading';
+import { failure, success, type Result } from '../terms/result';
+import { SPORTS, type Sport } from '../terms/sport';
+import { roundTo } from '../measure/units';
+
+export interface StringFacts {
+  readonly name: string;
+  readonly sport: Sport;
+  readonly family: Family;
+  /** What makes it different within its family, in the maker's words; empty for most. */
+  readonly subKind: string;
+  readonly shape: Shape;
+  readonly colour: string;
+  readonly gaugesMm: number[];
+  readonly setMm: number;
+  readonly setPriceMinor: number;
+  readonly reelMm: number | null;
+  readonly reelPriceMinor: number | null;
+  /** Of a metre, g. */
+  readonly massGPerM: number | null;
+  /** Fraction by which it is longer under pull; null goes by its family. */
+  readonly stretch: number | null;
+  /** Hours of play until it is dead or worn, measured; null goes by its family. */
+  readonly lifeHours: number | null;
+  /** Share of its tension kept after ten hours of play, measured. */
+  readonly holding: number | null;
+  readonly notFor: NotFor[];
+  readonly notes: string;
+}
+
+function parseGauges(text: string, sport: Sport): Result<readonly number[]> {
+  const gauges: number[] = [];
+  for (const word of plainFigures(text)
+    .replace(/(\d) (?=L\b)/gi, '$1')
+    .split(/[\s;/]+/)
+    .filter(Boolean)) {
+    const gauge = parseGauge(word, sport);
+    if (!gauge.ok) return gauge;
+    if (!gauges.includes(gauge.value)) gauges.push(gauge.value);
+  }
+  if (gauges.length === 0)
+    return failure('Write the thicknesses it is sold in: 1.25 1.30, or 16L 16.');
+  return success(gauges.sort((a, b) => a - b));
+}
+
+/** The shortest and longest sets that are sold, with room: 5 m for one side, 15 m for very large heads. */
+function parseSet(text: string): Result<number> {
+  const length = parseLength(text, 'm');
+  if (!length.ok || (length.value >= 4000 && length.value <= 20_000)) return length;
+  return failure('A set holds 4 to 20 m: 12.2 m (40 ft) in tennis, 10 m in badminton.');
+}
+
+function parseReel(text: string): Result<number> {
+  const length = parseLength(text, 'm');
+  if (!length.ok || (length.value >= 50_000 && length.value <= 1_000_000)) return length;
+  return failure('A reel holds 50 to 1000 m: 200 m is usual, 100 and 110 m are sold too.');
+}
+
+/** A number within limits, with a decimal point or comma and an optional unit after it. */
+const parseWithin =
+  (least: number, most: number, unit: string, problem: string) =>
+  (text: string): Result<number> => {
+    const typed = new RegExp(`^(\\d{1,4}(?:[.,]\\d{1,3})?) ?(?:${unit})?$`, 'i').exec(
+      plainFigures(text),
+    )?.[1];
+    const value = Number(typed?.replace(',', '.'));
+    return typed !== undefined && value >= least && value <= most
+      ? success(value)
+      : failure(problem);
+  };
+
+const percentOf = (least: number, most: number, problem: string) => (text: string) => {
+  const read = parseWithin(least, most, '%', problem)(text);
+  return read.ok ? success(read.value / 100) : read;
+};
+
+const NOT_FOR_WORDS = notForSchema.options.join(', ');
+
+/** Some of the groups who may not want a string, divided by commas; none when empty. */
+function parseNotFor(text: string): Result<NotFor[]> {
+  const words = text
+    .split(/[,;]/)
+    .map((word) => word.trim().toLowerCase())
+    .filter(Boolean);
+  const stray = words.find((word) => !notForSchema.safeParse(word).success);
+  return stray === undefined
+    ? success([...new Set(words as NotFor[])])
+    : failure(`“${stray.slice(0, 40)}” is none of these: ${NOT_FOR_WORDS}.`);
+}
+
+const oneOf = <T extends string>(options: readonly T[], what: string) =>
+  reading((text): Result<T> => {
+    const found = options.find((option) => option === text.trim().toLowerCase());
+    return found ? success(found) : failure(`${what} is one of ${options.join(', ')}.`);
+  });
+
+/** Texts in, facts out; the same reading serves the form and the table. */
+export const stringEntrySchema = z
+  .object({
+    name: nameText('the string a name'),
+    sport: oneOf(SPORTS, 'The sport'),
+    family: oneOf(FAMILIES, 'The family'),
+    subKind: lineText('the kind'),
+    shape: oneOf(SHAPES, 'The shape'),
+    colour: lineText('the colour'),
+    gauges: textIn,
+    set: reading(parseSet),
+    price: reading(parseMoney),
+    reel: optionalReading(parseReel),
+    reelPrice: optionalReading(parseMoney),
+    mass: optionalReading(
+      parseWithin(0.2, 5, 'g|g/m', 'A metre of string weighs 0.2 to 5 g: about 1.5 in tennis.'),
+    ),
+    stretch: optionalReading(
+      percentOf(0, 25, 'Write by how many percent it is longer under pull: 0 to 25, such as 4.'),
+    ),
+    life: optionalReading(
+      parseWithin(1, 200, 'h', 'It lasts 1 to 200 hours of play: 8 to 15 for monofilament.'),
+    ),
+    holding: optionalReading(
+      percentOf(
+        20,
+        100,
+        'Write how many percent of its tension are left after ten hours: 20 to 100.',
+      ),
+    ),
+    notFor: reading(parseNotFor),
+    notes: noteText,
+  })
+  .transform((entry, context): StringFacts => {
+    const gauges = parseGauges(entry.gauges, entry.sport);
+    if (!gauges.ok) context.addIssue({ code: 'custom', path: ['gauges'], message: gauges.problem });
+    if ((entry.reel === null) !== (entry.reelPrice === null))
+      context.addIssue({
+        code: 'custom',
+        path: [entry.reel === null ? 'reel' : 'reelPrice'],
+        message: 'A reel has a length and a price: fill in both, or neither.',
+      });
+    return {
+      name: entry.name,
+      sport: entry.sport,
+      family: entry.family,
+      subKind: entry.subKind,
+      shape: entry.shape,
+      colour: entry.colour,
+      gaugesMm: gauges.ok ? [...gauges.value] : [],
+      setMm: entry.set,
+      setPriceMinor: entry.price,
+      reelMm: entry.reel,
+      reelPriceMinor: entry.reelPrice,
+      massGPerM: entry.mass,
+      stretch: entry.stretch,
+      lifeHours: entry.life,
+      holding: entry.holding,
+      notFor: entry.notFor,
+      notes: entry.notes,
+    };
+  });
+
+export type StringEntry = z.input<typeof stringEntrySchema>;
+
+export const emptyStringEntry: StringEntry = {
+  name: '',
+  sport: 'tennis',
+  family: 'synthetic gut',
+  subKind: '',
+  shape: 'round',
+  colour: '',
+  gauges: '',
+  set: '12.2',
+  price: '',
+  reel: '',
+  reelPrice: '',
+  mass: '',
+  stretch: '',
+  life: '',
+  holding: '',
+  notFor: '',
+  notes: '',
+};
+
+const figure = (value: number | null, step: number): string =>
+  value === null ? '' : String(roundTo(value, step));
+const money = (minor: number | null): string => (minor === null ? '' : (minor / 100).toFixed(2));
+const metres = (mm: number | null): string => figure(mm === null ? null : mm / 1000, 0.001);
+const percent = (fraction: number | null): string =>
+  figure(fraction === null ? null : fraction * 100, 0.1);
+
+/** The texts that read back as these facts. */
+export const stringEntryOf = (string: StringFacts): StringEntry => ({
+  name: string.name,
+  sport: string.sport,
+  family: string.family,
+  subKind: string.subKind,
+  shape: string.shape,
+  colour: string.colour,
+  gauges: string.gaugesMm.map((mm) => mm.toFixed(2)).join(' '),
+  set: metres(string.setMm),
+  price: money(string.setPriceMinor),
+  reel: metres(string.reelMm),
+  reelPrice: money(string.reelPriceMinor),
+  mass: figure(string.massGPerM, 0.001),
+  stretch: percent(string.stretch),
+  life: figure(string.lifeHours, 0.1),
+  holding: percent(string.holding),
+  notFor: string.notFor.join(', '),
+  notes: string.notes,
+});

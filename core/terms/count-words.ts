@@ -1,0 +1,5 @@
+/** Things counted, in words. */
+
+/** `1 step`, `7 steps`. */
+export const countWords = (count: number, one: string, many = `${one}s`): string =>
+  `${count} ${count === 1 ? one : many}`;

@@ -1,0 +1,33 @@
+import { describe, expect, it } from 'vitest';
+import { SPORTS } from '../terms/sport';
+import { frameTrial } from './frame-trial';
+import { skipTrial, type Reading } from './skip-trial';
+
+// The whole of both, 1,500 frames and more, is `npm run bench -- trial`.
+describe('frames drawn by chance, drilled by no rule of ours', () => {
+  it('have every string where it was drawn, once, in a job that the ledger proves', () => {
+    const { paths, broken } = frameTrial(60, 3);
+    expect(broken).toEqual([]);
+    expect(paths).toBeGreaterThan(100);
+  });
+
+  // Source: where the strings were drawn.
+  it.each<Reading>([
+    { errorMm: 0.5, slipMm: 0 },
+    { errorMm: 1, slipMm: 0 },
+  ])('tell the skip solver their skips, read to %j', (reading) => {
+    const trials = skipTrial(reading, 4);
+    for (const sport of SPORTS) {
+      const { runs, ...of } = trials.find(({ frames }) => frames === `drawn, ${sport}`) ?? {
+        runs: 0,
+        first: 0,
+        amongThree: 0,
+        sureAndWrong: 1,
+      };
+      expect(runs).toBe(48);
+      expect(of.first / runs, sport).toBeGreaterThanOrEqual(0.95);
+      expect(of.amongThree / runs, sport).toBeGreaterThanOrEqual(0.98);
+      expect(of.sureAndWrong, sport).toBe(0);
+    }
+  });
+});
