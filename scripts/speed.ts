@@ -6,13 +6,13 @@ import { climb } from '@/core/advice/staircase';
 import { studyFrame, type Bed } from '@/core/frame/bed';
 import { benchLog, type BenchEvent } from '@/core/bench/log';
 import { USUAL_MACHINE } from '@/core/house/machine';
-import { type BenchPlan } from '@/core/bench/plan';
+import type { BenchPlan } from '@/core/bench/plan';
 import { sameFeel } from '@/core/advice/same-feel';
 import type { FrameSpec } from '@/core/frame/frame';
 import { USUAL_HOUSE } from '@/core/house/house-rules';
 import { USUAL_ASSUMPTIONS } from '@/core/cut/lengths';
 import { LIBRARY } from '@/core/frame/library';
-import { mends } from '@/core/frame/single-fixes';
+import { singleFixes } from '@/core/frame/single-fixes';
 import { compareMethods } from '@/core/cut/methods';
 import { pathThrough } from '@/core/path/path';
 import { planCut } from '@/core/cut/plan';
@@ -110,7 +110,7 @@ const WORKS: readonly (readonly [string, () => unknown])[] = [
   ['prove a sequence at the bench, 16 × 19', () => benchSequence(job)],
   ['the log of a whole job', () => benchLog(events)],
   ['undo a whole job', () => undoSteps(steps, steps.length, 0)],
-  ['mend 17 mains', () => mends({ ...tennis, pattern: { ...tennis.pattern, mains: 17 } })],
+  ['mend 17 mains', () => singleFixes({ ...tennis, pattern: { ...tennis.pattern, mains: 17 } })],
 ];
 
 /** Median of many runs, after as many to warm up, in ms. */

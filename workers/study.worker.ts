@@ -1,7 +1,7 @@
 /** Studies frames beside the interface, so that typing never waits for the solver. */
 import { studyFrame, type Study } from '@/core/frame/bed';
 import type { FrameSpec } from '@/core/frame/frame';
-import { mends, type Mend } from '@/core/frame/single-fixes';
+import { singleFixes, type Mend } from '@/core/frame/single-fixes';
 
 export interface StudyQuestion {
   readonly id: number;
@@ -16,6 +16,6 @@ export interface StudyAnswer {
 
 addEventListener('message', ({ data }: MessageEvent<StudyQuestion>) => {
   const { id, spec } = data;
-  const answer: StudyAnswer = { id, study: studyFrame(spec), mends: mends(spec) };
+  const answer: StudyAnswer = { id, study: studyFrame(spec), mends: singleFixes(spec) };
   postMessage(answer);
 });

@@ -150,7 +150,7 @@ export function BenchButton({
 
 /** The step in hand, in figures that can be read from two metres. */
 export function StepInHand({
-  step: { words, n, string, from, at, why, caution, notes = [], tips = [] },
+  step: { words, pullN: n, string, from, at, why, caution, notes = [], tips = [] },
   hands,
   unit,
   small = false,

@@ -23,7 +23,7 @@ import {
   type Rule,
   type Strung,
 } from './rule';
-import { rulesThatHold } from './rules';
+import { rulesInForce } from './rules';
 import { setupKinds, strungAs, thicknessWanted, type SetupKind } from './setups';
 import { offersFor, type Offer, type ShelfString } from './shelf';
 import { climb, type Staircase, type Switched } from './staircase';
@@ -87,10 +87,10 @@ export interface AdviceMeans {
 /** Everything that can be said to this client about this racket. */
 export function advise(about: AdviceCase, means: AdviceMeans): Advice {
   const { sport } = about.spec;
-  const holding = rulesThatHold(about);
-  const thicker = thicknessWanted(holding);
+  const inForce = rulesInForce(about);
+  const thicker = thicknessWanted(inForce);
   const ranked = setupKinds(sport)
-    .map((kind) => proposalOf(kind, strungAs(kind, sport, thicker), about, holding, means))
+    .map((kind) => proposalOf(kind, strungAs(kind, sport, thicker), about, inForce, means))
     // Among equals the softer one stands first.
     .toSorted((a, b) => roundTo(b.points - a.points, 1e-6) || a.firmnessN - b.firmnessN);
   const beds = distinct(ranked);
@@ -98,7 +98,7 @@ export function advise(about: AdviceCase, means: AdviceMeans): Advice {
     proposals: differentFirst(beds.filter(({ against }) => against.length === 0)),
     notAdvised: beds.filter(({ against }) => against.length > 0),
     conflicts: conflictsOf(about),
-    tells: holding.filter(({ tells }) => tells).map(groundsOf),
+    tells: inForce.filter(({ tells }) => tells).map(groundsOf),
   };
 }
 
@@ -106,7 +106,7 @@ function proposalOf(
   kind: SetupKind,
   wanted: Strung,
   about: AdviceCase,
-  holding: readonly Rule[],
+  inForce: readonly Rule[],
   means: AdviceMeans,
 ): Proposal {
   const { sport } = about.spec;
@@ -119,7 +119,7 @@ function proposalOf(
     offer ? { ...string, gaugeMm: offer.gaugeMm, shape: offer.string.shape } : string;
   const strung = { mains: found(wanted.mains, mains), crosses: found(wanted.crosses, crosses) };
   const staircase = climb(about, strung, means.unit, means.switched);
-  const reasons = reasonsFor(strung, about, holding);
+  const reasons = reasonsFor(strung, about, inForce);
   return {
     kind,
     strung,
@@ -161,9 +161,9 @@ const BASE_POINTS: Readonly<Record<string, number>> = {
 export function reasonsFor(
   strung: Strung,
   about: AdviceCase,
-  holding: readonly Rule[] = rulesThatHold(about),
+  inForce: readonly Rule[] = rulesInForce(about),
 ): readonly Reason[] {
-  return holding
+  return inForce
     .flatMap((rule) => {
       const { favours } = rule;
       if (!favours) return [];

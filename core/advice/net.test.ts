@@ -4,8 +4,8 @@ import { denseNet, R, roundNet } from '../testing/nets';
 
 /** A single string with a slack one across its middle. */
 const single = (n: number, length: number, eaN: number): Net => ({
-  mains: [{ from: { x: 0, y: length / 2 }, to: { x: 0, y: -length / 2 }, n, eaN }],
-  crosses: [{ from: { x: -100, y: 0 }, to: { x: 100, y: 0 }, n: 1e-9, eaN: 0 }],
+  mains: [{ from: { x: 0, y: length / 2 }, to: { x: 0, y: -length / 2 }, tensionN: n, eaN }],
+  crosses: [{ from: { x: -100, y: 0 }, to: { x: 100, y: 0 }, tensionN: 1e-9, eaN: 0 }],
 });
 
 /** The deflection in the middle: the mean of the crossings around it. */

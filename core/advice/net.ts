@@ -16,7 +16,7 @@ export interface NetString {
   readonly from: Point;
   readonly to: Point;
   /** Its tension before anything presses, N. */
-  readonly n: number;
+  readonly tensionN: number;
   /** EA, N: what it takes for each whole of its length that it is stretched. */
   readonly eaN: number;
 }
@@ -128,7 +128,7 @@ export function settle(mesh: Mesh, forces: readonly number[]): readonly number[]
       const lengths = links.map((link) => stretched(link, mm));
       const flat = links.reduce((sum, link) => sum + link.mm, 0);
       const longer = lengths.reduce((sum, each) => sum + each, 0) - flat;
-      const tension = string.n + (flat > 0 ? (string.eaN * longer) / flat : 0);
+      const tension = string.tensionN + (flat > 0 ? (string.eaN * longer) / flat : 0);
       links.forEach(({ a, b }, i) => {
         const stiffness = tension / (lengths[i] as number);
         addTo(matrix, a, a, stiffness);

@@ -19,5 +19,5 @@ export const RULES: readonly Rule[] = [
 ];
 
 /** The rules that hold for a client and a racket, whatever it is strung with. */
-export const rulesThatHold = (about: AdviceCase): readonly Rule[] =>
+export const rulesInForce = (about: AdviceCase): readonly Rule[] =>
   RULES.filter((rule) => rule.sports.includes(about.spec.sport) && rule.applies(about));

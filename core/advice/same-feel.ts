@@ -43,8 +43,8 @@ type Tension = Pick<TicketTension, 'mainN' | 'crossN'>;
 
 /** The net of a bed, mains and crosses at the tensions of a ticket as they settle. */
 export function netOf(bed: Bed, { mainN, crossN }: Tension, { mains, crosses }: BedStrings): Net {
-  const of = (n: number, { family, gaugeMm }: StretchOf) => ({
-    n: n * SETTLED_SHARE,
+  const of = (pullN: number, { family, gaugeMm }: StretchOf) => ({
+    tensionN: pullN * SETTLED_SHARE,
     eaN: stringStiffnessN(family, gaugeMm),
   });
   const [main, cross] = [of(mainN, mains), of(crossN, crosses)];
@@ -125,7 +125,7 @@ function membraneTension({ mains, crosses }: Net): number {
   const across = mains.map((string) => xAt(string, 0));
   const down = crosses.map((string) => yAt(string, 0));
   const tension = (strings: readonly NetString[]) =>
-    strings[Math.floor(strings.length / 2)]?.n ?? NaN;
+    strings[Math.floor(strings.length / 2)]?.tensionN ?? NaN;
   return (tension(mains) / middle(across) + tension(crosses) / middle(down)) / 2;
 }
 

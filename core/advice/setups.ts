@@ -65,9 +65,9 @@ const KINDS: Record<Sport, readonly SetupKind[]> = {
 export const setupKinds = (sport: Sport): readonly SetupKind[] => KINDS[sport];
 
 /** Steps of thickness that the rules ask for: the highest rank that says anything decides, by one step. */
-export function thicknessWanted(holding: readonly Rule[]): -1 | 0 | 1 {
+export function thicknessWanted(inForce: readonly Rule[]): -1 | 0 | 1 {
   for (const rank of RANKS) {
-    const sum = holding
+    const sum = inForce
       .filter((rule) => rule.rank === rank)
       .reduce((total, { thicker = 0 }) => total + thicker, 0);
     if (sum !== 0) return sum > 0 ? 1 : -1;

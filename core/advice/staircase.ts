@@ -202,7 +202,7 @@ function movedSince(rule: Rule, about: AdviceCase): number {
 }
 
 function smallSteps(about: AdviceCase, from: Start['from'], switched: Switched): readonly Small[] {
-  const holding = RULES.filter((rule) => rule.small && rule.sports.includes(about.spec.sport))
+  const inForce = RULES.filter((rule) => rule.small && rule.sports.includes(about.spec.sport))
     .map((rule) => ({ rule, wholeN: movedBy(rule, about) }))
     .map(({ rule, wholeN }) => ({
       rule,
@@ -213,7 +213,7 @@ function smallSteps(about: AdviceCase, from: Start['from'], switched: Switched):
   const active: { rule: Rule; wholeN: number }[] = [];
   const yielded = new Map<Rule, string>();
   for (const rank of RANKS) {
-    const here = holding.filter(({ rule }) => rule.rank === rank);
+    const here = inForce.filter(({ rule }) => rule.rank === rank);
     for (const { rule, wholeN } of here) {
       const stronger = active.find((other) => other.wholeN * wholeN < 0);
       if (from === 'asked' && RANKS.indexOf(rank) >= RANKS.indexOf('wish'))
@@ -232,7 +232,7 @@ function smallSteps(about: AdviceCase, from: Start['from'], switched: Switched):
     // What the stringer has switched off is no reason against anything any more.
     active.push(...left.filter(({ rule }) => !yielded.has(rule) && switched[rule.id] !== false));
   }
-  return holding.map(({ rule, byN, wholeN }): Small => {
+  return inForce.map(({ rule, byN, wholeN }): Small => {
     const to = yielded.get(rule);
     const said = switched[rule.id];
     const state: StepState =

@@ -1,12 +1,12 @@
 import { describe, expect, it } from 'vitest';
-import { lendingWords, openHolding, type StrungEnd } from './clamps';
+import { lendingWords, clampsOf, type StrungEnd } from './clamps';
 import type { ClampSet } from '../house/machine';
 
 const TWO: ClampSet = { clamps: 2, clampKind: 'fixed', startingClamps: 1 };
 const right = (string: string): StrungEnd => ({ string, way: 1 });
 const left = (string: string): StrungEnd => ({ string, way: -1 });
 const opened = (machine = TWO) =>
-  openHolding(
+  clampsOf(
     machine,
     (string) => (string.startsWith('M') ? 0 : 1),
     ({ string }) => string.startsWith('M8'),

@@ -1,6 +1,6 @@
 /** Which clamp each free end of what is strung hangs on, and how it moves on with the next pull. */
 import { MACHINE_CLAMPS, type Action, type Holder, type Way } from './ledger';
-import { type ClampSet } from '../house/machine';
+import type { ClampSet } from '../house/machine';
 
 /** A string at the end of what is strung, and towards which end of its piece. */
 export interface StrungEnd {
@@ -10,7 +10,7 @@ export interface StrungEnd {
 
 const PAD = 'A leather pad under the starting clamp, so that it does not bite the rim.';
 
-export interface Holding {
+export interface Clamps {
   /** What the end is held by; undefined while nothing does. */
   readonly holderOf: (end: StrungEnd) => Holder | undefined;
   /** Whether any end of this piece is held. */
@@ -28,12 +28,12 @@ export interface Holding {
  * `hasNeighbour` whether a string under tension runs side by side with it, by which a flying clamp could
  * hold it. The ledger has the last word on what this arranges.
  */
-export function openHolding(
+export function clampsOf(
   machine: ClampSet,
   pieceOf: (string: string) => number,
   isLast: (end: StrungEnd) => boolean,
   hasNeighbour: (string: string) => boolean = () => true,
-): Holding {
+): Clamps {
   const arms = new Map<string, { readonly holder: Holder; readonly end: StrungEnd }>();
   const armOf = ({ string, way }: StrungEnd) => `${pieceOf(string)} ${way}`;
   let startingIsOut = false;

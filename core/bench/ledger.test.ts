@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { openLedger, type Action } from './ledger';
-import { type ClampSet } from '../house/machine';
+import type { ClampSet } from '../house/machine';
 import { pathThrough, type PathChoice } from '../path/path';
 import { isInside, placeName } from '../path/segments';
 import { bedOf } from '../testing/frame-spec';
@@ -34,7 +34,7 @@ const thread = (...strings: string[]): Action[] =>
     string,
     through: ENDS.get(string) ?? ['1H left', '1T left'],
   }));
-const pull = (string: string, way: -1 | 1): Action => ({ do: 'pull', string, way, n: 200 });
+const pull = (string: string, way: -1 | 1): Action => ({ do: 'pull', string, way, pullN: 200 });
 const clamp = (holder: 'clamp 1' | 'clamp 2', string: string): Action => ({
   do: 'clamp',
   holder,

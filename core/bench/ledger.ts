@@ -32,7 +32,7 @@ export type Action =
   | { readonly do: 'open'; readonly at: HolePlace }
   | ({ readonly do: 'grip outside' } & Beyond)
   /** The head pulls beyond a string; with another, both tails are in its gripper. */
-  | ({ readonly do: 'pull'; readonly n: number; readonly and?: Beyond } & Beyond)
+  | ({ readonly do: 'pull'; readonly pullN: number; readonly and?: Beyond } & Beyond)
   | { readonly do: 'let go' }
   | { readonly do: 'clamp'; readonly holder: Holder; readonly string: string }
   | { readonly do: 'free'; readonly holder: Holder }
@@ -270,7 +270,7 @@ export function openLedger(bed: Bed, path: Path, machine: ClampSet, figures: Fig
   }
 
   function pull(action: Extract<Action, { do: 'pull' }>): string | undefined {
-    const { string, way, and, n } = action;
+    const { string, way, and, pullN: n } = action;
     if (inUse('head')) return 'The tension head is in use.';
     if (!(n > 0 && Number.isFinite(n))) return `${n} N is no pull.`;
     if (and) {

@@ -130,7 +130,7 @@ it('a plan that differs in any step has another key', () => {
   const others = [
     sequenceFor(benchPlan(FRAME, 'one-piece')).steps,
     usual.slice(1),
-    usual.map((step, i) => (i === 6 ? { ...step, n: 1 } : step)),
+    usual.map((step, i) => (i === 6 ? { ...step, pullN: 1 } : step)),
   ];
   expect(new Set([usual, ...others].map(planKey)).size).toBe(4);
 });

@@ -53,7 +53,7 @@ export type BenchEvent = z.infer<typeof benchEventSchema>;
 /** Short name of a sequence: two plans that differ in any pull, hole or order have different ones. FNV-1a, 32 bit. */
 export function planKey(steps: readonly BenchStep[]): string {
   let hash = 0x811c9dc5;
-  const named = steps.map(({ kind, string, at, n }) =>
+  const named = steps.map(({ kind, string, at, pullN: n }) =>
     [kind, string, at && placeName(at), n?.toFixed(2)].join(' '),
   );
   for (const char of named.join('\n'))

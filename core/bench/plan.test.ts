@@ -20,7 +20,8 @@ describe('what comes', () => {
 
   it('knows what the head pulls, and at which steps it rests', () => {
     for (const step of steps)
-      if (step.kind === 'pull' || step.kind === 'pull again') expect(headPull(step)).toBe(step.n);
+      if (step.kind === 'pull' || step.kind === 'pull again')
+        expect(headPull(step)).toBe(step.pullN);
     expect(steps.filter(({ kind }) => kind === 'set tension').map(headPull)).toEqual([
       undefined,
       undefined,

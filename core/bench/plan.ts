@@ -42,7 +42,7 @@ export interface BenchStep {
   readonly from?: HolePlace;
   readonly at?: HolePlace;
   /** What the head is set to, N. */
-  readonly n?: number;
+  readonly pullN?: number;
   readonly why?: string;
   readonly caution?: string;
   /** What the frame or the racket has to be reminded of here. */
@@ -99,5 +99,5 @@ export function coveredSoon(
 
 /** What the head pulls in a step, N; undefined where it pulls nothing. */
 export function headPull({ actions }: BenchStep): number | undefined {
-  return actions.find((action) => action.do === 'pull')?.n;
+  return actions.find((action) => action.do === 'pull')?.pullN;
 }

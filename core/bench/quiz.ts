@@ -92,11 +92,11 @@ const whichHole: Asks = ({ bed }, { kind, string, at }) => {
   };
 };
 
-const whatTension: Asks = ({ sequence, unit }, { kind, string, n }) => {
+const whatTension: Asks = ({ sequence, unit }, { kind, string, pullN: n }) => {
   if (n === undefined || (kind !== 'pull' && kind !== 'set tension' && kind !== 'start'))
     return undefined;
   const figure = (of: number) => `${inTensionUnit(of, unit)} ${unit}`;
-  const others = sequence.steps.flatMap((step) => step.n ?? []);
+  const others = sequence.steps.flatMap((step) => step.pullN ?? []);
   const step = newtons(unit === 'kg' ? 1 : 2, unit);
   const last = string !== undefined && sequence.path.knots.some((knot) => knot.string === string);
   return {

@@ -19,7 +19,7 @@ const lb = (n: number | undefined) => inTensionUnit(n ?? 0, 'lb');
 describe('a whole job', () => {
   const usual = sequenceFor(benchPlan());
   const said = usual.steps.map(
-    ({ kind, string, n }) => `${kind}${string ? ` ${string}` : ''}${n ? ` ${lb(n)}` : ''}`,
+    ({ kind, string, pullN: n }) => `${kind}${string ? ` ${string}` : ''}${n ? ` ${lb(n)}` : ''}`,
   );
 
   // Source: common practice, the order of work; knot pulls 52 → 57 lb and 10 % of 50.
@@ -91,7 +91,9 @@ describe('the customs', () => {
         },
       ),
     ).steps;
-    expect(lb(steps.find(({ kind, string }) => kind === 'pull' && string === 'M8L')?.n)).toBe(47);
+    expect(lb(steps.find(({ kind, string }) => kind === 'pull' && string === 'M8L')?.pullN)).toBe(
+      47,
+    );
   });
 
   const mains = (ahead: BenchCustom['ahead'], changes: SpecChanges = FRAME) =>
@@ -143,7 +145,7 @@ describe('the customs', () => {
         },
       }),
     );
-    const said = steps.map(({ kind, string, n }) => `${kind} ${string ?? ''} ${lb(n)}`);
+    const said = steps.map(({ kind, string, pullN: n }) => `${kind} ${string ?? ''} ${lb(n)}`);
     const start = said.indexOf('start M1R 26');
     expect(said.slice(start + 1, start + 3)).toEqual(['pull M1R 52', 'pull M1L 52']);
     const crosses = said.indexOf('start C2 0');

@@ -1,6 +1,6 @@
 /** The whole job at the bench as one ordered list of steps, each proved legal by the ledger. */
 import { setPull, type BenchPlan, type BenchStep } from './plan';
-import { type StringingMachine } from '../house/machine';
+import type { StringingMachine } from '../house/machine';
 import { withTips } from './tips';
 import { openLedger, type Ledger } from './ledger';
 import type { Path } from '../path/path';
@@ -79,7 +79,7 @@ export function benchSequence(plan: BenchPlan): Result<Sequence> {
       caution: 'Slipping mounts break rackets and hands. The maker’s instructions come first.',
     },
   );
-  write('set tension', 'Set the head for the mains', [], { n: tension.mainN });
+  write('set tension', 'Set the head for the mains', [], { pullN: tension.mainN });
   stringBed({ ...plan, path }, write);
   write('straighten', 'Straighten all strings, both ways at once', [], {
     why: 'Soft strings notch, and stay where they are put now.',

@@ -2,7 +2,7 @@
 import { setPull, type BenchPlan, type BenchStep, type StepKind } from './plan';
 import { coveredHoles, type Covered } from '../path/covers';
 import { schoolWhy } from '../house/house-rules';
-import { lendingWords, openHolding } from './clamps';
+import { lendingWords, clampsOf } from './clamps';
 import type { Action, Way } from './ledger';
 import type { Path } from '../path/path';
 import { runsBeside } from '../path/pull-order';
@@ -15,7 +15,7 @@ export type Write = (
   kind: StepKind,
   words: string,
   actions?: readonly Action[],
-  more?: Pick<BenchStep, 'string' | 'from' | 'at' | 'n' | 'why' | 'caution'>,
+  more?: Pick<BenchStep, 'string' | 'from' | 'at' | 'pullN' | 'why' | 'caution'>,
 ) => void;
 
 interface Seat {
@@ -53,13 +53,13 @@ export function stringBed(
   /** Strings that are under tension so far, as a flying clamp needs them. */
   const strungYet = new Set<string>();
   const hasNeighbour = (string: string) => [...strungYet].some((each) => runsBeside(string, each));
-  const holding = openHolding(
+  const clamps = clampsOf(
     machine,
     (string) => seat(string).piece,
     ({ string, way }) => isLast(string, way),
     hasNeighbour,
   );
-  const clampOn = (string: string, way: Way) => holding.moveOn({ string, way });
+  const clampOn = (string: string, way: Way) => clamps.moveOn({ string, way });
 
   const woven = new Set<string>();
   const thread = (...strings: readonly (string | undefined)[]): readonly Action[] =>
@@ -142,10 +142,10 @@ export function stringBed(
     write(
       'pull',
       `${words}${last ? ', the last before its knot' : ''}${isMain(string) ? '' : '; straighten it while it is under pull'}${lending.words}`,
-      [...before, { do: 'pull', string, way, n }, ...clamped],
+      [...before, { do: 'pull', string, way, pullN: n }, ...clamped],
       {
         ...inAndOut(string, way),
-        n,
+        pullN: n,
         ...(last && { why: schoolWhy(custom, 'knotPull') }),
         ...(lending.caution && { caution: lending.caution }),
       },
@@ -154,15 +154,14 @@ export function stringBed(
       write(
         'pull again',
         `Pull ${string} once more at ${figure(n)}, the clamp base pushed towards the head`,
-        [{ do: 'pull', string, way, n }, ...clampOn(string, way)],
-        { ...inAndOut(string, way), n },
+        [{ do: 'pull', string, way, pullN: n }, ...clampOn(string, way)],
+        { ...inAndOut(string, way), pullN: n },
       );
     pulled.add(string);
   }
 
   function tieWhatMay(done: number): void {
-    const onStarting = (each: (typeof knots)[number]) =>
-      holding.holderOf(each) === 'starting clamp';
+    const onStarting = (each: (typeof knots)[number]) => clamps.holderOf(each) === 'starting clamp';
     // What has a clamp is tied first: its clamp then serves the next.
     const inTurn = knots.toSorted((a, b) => Number(onStarting(a)) - Number(onStarting(b)));
     for (const { knot, way, string } of inTurn) {
@@ -176,25 +175,25 @@ export function stringBed(
           'pull again',
           `Come back to ${string}: pull it from its tail, take the starting clamp off, clamp it`,
           [
-            { do: 'pull', string, way, n },
+            { do: 'pull', string, way, pullN: n },
             { do: 'free', holder: 'starting clamp' },
             ...clampOn(string, way),
           ],
-          { ...inAndOut(string, way), n },
+          { ...inAndOut(string, way), pullN: n },
         );
         hanging = undefined;
-        holding.startingClampOut(false);
-      } else if (holding.holderOf({ string, way }) === 'starting clamp') {
+        clamps.startingClampOut(false);
+      } else if (clamps.holderOf({ string, way }) === 'starting clamp') {
         const n = knotFigure(string);
         write(
           'pull again',
           `Take ${string} in the head again, the starting clamp off, and clamp it for its knot`,
-          [{ do: 'pull', string, way, n }, ...clampOn(string, way)],
-          { ...inAndOut(string, way), n },
+          [{ do: 'pull', string, way, pullN: n }, ...clampOn(string, way)],
+          { ...inAndOut(string, way), pullN: n },
         );
       }
       open(({ before }) => before.string === string && before.knot);
-      const holder = holding.holderOf({ string, way }) ?? 'clamp 1';
+      const holder = clamps.holderOf({ string, way }) ?? 'clamp 1';
       const at: HolePlace = { hole: knot.hole, side: knot.side };
       write(
         'tie',
@@ -205,7 +204,7 @@ export function stringBed(
         ],
         { string, at, ...(!knot.bored && { caution: 'This hole is not bored for a knot.' }) },
       );
-      holding.tied({ string, way });
+      clamps.tied({ string, way });
       tied.add(knot);
     }
   }
@@ -227,11 +226,11 @@ export function stringBed(
       'pull',
       `Come back: pull ${other} on its own, take the starting clamp off, clamp it`,
       [
-        { do: 'pull', string: other, way, n },
+        { do: 'pull', string: other, way, pullN: n },
         { do: 'free', holder: 'starting clamp' },
         ...clampOn(other, way),
       ],
-      { ...inAndOut(other, way), n },
+      { ...inAndOut(other, way), pullN: n },
     );
     pulled.add(other);
   } else {
@@ -241,11 +240,17 @@ export function stringBed(
       `Thread ${one} and ${other} from the centre loop; pull both together at half tension and clamp both`,
       [
         ...pair,
-        { do: 'pull', string: one, way: wayOf(one), n, and: { string: other, way: wayOf(other) } },
+        {
+          do: 'pull',
+          string: one,
+          way: wayOf(one),
+          pullN: n,
+          and: { string: other, way: wayOf(other) },
+        },
         ...clampOn(one, wayOf(one)).filter((action) => action.do !== 'let go'),
         ...clampOn(other, wayOf(other)),
       ],
-      { ...inAndOut(one, wayOf(one)), n, why: schoolWhy(custom, 'start') },
+      { ...inAndOut(one, wayOf(one)), pullN: n, why: schoolWhy(custom, 'start') },
     );
     for (const string of [one, other])
       pull(string, wayOf(string), [], `Pull ${string} on its own, in full`);
@@ -257,7 +262,7 @@ export function stringBed(
     const next = ahead !== undefined && !isMain(ahead) ? ahead : undefined;
     if (isMain(string)) {
       pull(string, wayOf(string), thread(string), `Pull ${string}`);
-    } else if (seat(string).piece !== seat(one).piece && !holding.holds(seat(string).piece)) {
+    } else if (seat(string).piece !== seat(one).piece && !clamps.holds(seat(string).piece)) {
       startCrosses(string, next as string);
       i++;
     } else {
@@ -271,7 +276,7 @@ export function stringBed(
 
   /** The first two crosses of a piece of their own; `first` comes first in the order of the pulls. */
   function startCrosses(first: string, second: string): void {
-    write('set tension', 'Set the head for the crosses', [], { n: tension.crossN });
+    write('set tension', 'Set the head for the crosses', [], { pullN: tension.crossN });
     const [top, next] = seat(first).index === 0 ? [first, second] : [second, first];
     if (custom.firstCrosses === 'two together') {
       write(
@@ -281,7 +286,7 @@ export function stringBed(
         { ...inAndOut(top, -1), why: schoolWhy(custom, 'firstCrosses') },
       );
       strungYet.add(top);
-      holding.startingClampOut(true);
+      clamps.startingClampOut(true);
       pull(next, 1, [], `Pull ${next}, and ${top} through with it`);
       hanging = top;
     } else {
@@ -291,9 +296,9 @@ export function stringBed(
         [...thread(top, next), { do: 'grip outside', string: next, way: -1 }],
         { ...inAndOut(next, -1), why: schoolWhy(custom, 'firstCrosses') },
       );
-      holding.startingClampOut(true);
+      clamps.startingClampOut(true);
       pull(next, 1, [], `Pull ${next}`);
-      holding.startingClampOut(false);
+      clamps.startingClampOut(false);
       const n = knotFigure(top);
       strungYet.add(top);
       openBefore(top);
@@ -301,11 +306,11 @@ export function stringBed(
         'pull',
         `Pull ${top} alone from its tail, take the starting clamp off, clamp it`,
         [
-          { do: 'pull', string: top, way: -1, n },
+          { do: 'pull', string: top, way: -1, pullN: n },
           { do: 'free', holder: 'starting clamp' },
           ...clampOn(top, -1),
         ],
-        { ...inAndOut(top, -1), n },
+        { ...inAndOut(top, -1), pullN: n },
       );
     }
     pulled.add(top);

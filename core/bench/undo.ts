@@ -99,7 +99,7 @@ function undoOne(steps: readonly BenchStep[], of: number): UndoStep | undefined 
   return {
     of,
     words: `${words.join(', ')}.`,
-    ...(pulled && { take: { string: pulled.string, n: pulled.n } }),
+    ...(pulled && { take: { string: pulled.string, n: pulled.pullN } }),
     free,
     put,
     draw,

@@ -4,14 +4,14 @@ import { studyFrame } from './bed';
 import { checkFrame } from './contradictions';
 import { frameSpecSchema } from './frame';
 import { LIBRARY } from './library';
-import { mends } from './single-fixes';
+import { singleFixes } from './single-fixes';
 import { bedOf, frameSpec, ruledRows, type SpecChanges } from '../testing/frame-spec';
 
 const problems = (changes: SpecChanges) => {
   const checked = checkFrame(frameSpec(changes));
   return checked.ok ? [] : checked.problems;
 };
-const says = (changes: SpecChanges) => mends(frameSpec(changes)).map((mend) => mend.says);
+const says = (changes: SpecChanges) => singleFixes(frameSpec(changes)).map((mend) => mend.says);
 
 describe('facts that cannot hold together', () => {
   it('a sound frame has none, and nothing to mend', () => {
@@ -231,7 +231,7 @@ describe('facts that cannot hold together', () => {
       { bridgeHoles: 6, stringing: { mainsStart: 'head' } },
       { tieOff: ['99H'] },
     ] as SpecChanges[]) {
-      const found = mends(frameSpec(wrong));
+      const found = singleFixes(frameSpec(wrong));
       expect(found.length).toBeGreaterThan(0);
       for (const { spec } of found) expect(checkFrame(spec).ok).toBe(true);
     }

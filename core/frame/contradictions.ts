@@ -10,7 +10,7 @@ import {
 } from './frame';
 import { letter, mainNumbers, numbersAt, slotsOf, type Skips } from './holes';
 import { ENDS, type End } from '../terms/ends';
-import { type Outline } from './outline';
+import type { Outline } from './outline';
 import { mainsStart } from './pattern';
 import { evenSkips, fansOut, roomProblem, usualArcs, usualCrossLength } from './placement';
 import { pullLimits, USUAL_PULL_N } from '../measure/pull-limits';

@@ -1,7 +1,7 @@
 /** The look test: gaps between neighbouring strings, and those that do not go with their neighbours. */
 import type { Hole } from './holes';
 import { ENDS, type End } from '../terms/ends';
-import { type Outline } from './outline';
+import type { Outline } from './outline';
 
 export interface Gap {
   /** `M7` and `M8`, `C3` and `C4`; the centre gap is from `M1` to `M1`. */

@@ -2,7 +2,7 @@
 import { LEAST_HOLE_GAP } from './holes';
 import { headOutline, type FrameField, type FrameSpec, type HolePositions } from './frame';
 import { halfPerimeter, rimAtArc, rimAtX, rimAtY, type Outline, type RimPoint } from './outline';
-import { type End } from '../terms/ends';
+import type { End } from '../terms/ends';
 
 /** Points further than this from the rim were not read on this head, mm. */
 const OFF_THE_RIM = 8;

@@ -15,7 +15,7 @@ export interface Mend {
 const MOST_MENDS = 6;
 
 /** The single changes that would mend a frame, the most specific first; none for a sound one. */
-export function mends(spec: FrameSpec): readonly Mend[] {
+export function singleFixes(spec: FrameSpec): readonly Mend[] {
   if (checkFrame(spec).ok) return [];
   const seen = new Set<string>();
   const found: Mend[] = [];

@@ -12,7 +12,7 @@
  */
 import { fitter, type Fitter } from '../maths/smooth-fit';
 import { halfPerimeter, rimAtArc, type Outline } from './outline';
-import { type End } from '../terms/ends';
+import type { End } from '../terms/ends';
 import type { Skips } from './holes';
 import { evenSpacing, type Spacing } from './spacing';
 import type { Sport } from '../terms/sport';

@@ -135,7 +135,7 @@ describe('what happened at the bench', () => {
     ]);
     const bench = recordBench(sequence, log, 'tennis', 'practised');
     expect(bench?.minutes).toBe(Math.round((30 * pull + 30) / 60));
-    expect(bench?.pulls).toEqual([{ string: 'M1R', askedN: steps[pull]?.n, pulledN: 229 }]);
+    expect(bench?.pulls).toEqual([{ string: 'M1R', askedN: steps[pull]?.pullN, pulledN: 229 }]);
     expect(bench?.notes).toEqual([{ step: steps[pull + 1]?.words, text: 'grommet worn' }]);
     expect(bench?.mishaps).toEqual([
       { step: steps[pull + 1]?.words, what: 'A clamp slipped: M1R', way: 'Pull M1R again' },

@@ -165,7 +165,7 @@ export function recordBench(
       if (action.do === 'pull' && isKept(i))
         pulls.set(action.string, {
           string: action.string,
-          askedN: action.n,
+          askedN: action.pullN,
           pulledN: log.pulled.get(i) ?? null,
         });
   });

@@ -1,7 +1,7 @@
 /** Jobs at the bench for tests: one usual frame, and everything of the library. */
 import { studyFrame, type Bed } from '../frame/bed';
 import { USUAL_MACHINE } from '../house/machine';
-import { type BenchPlan } from '../bench/plan';
+import type { BenchPlan } from '../bench/plan';
 import { USUAL_HOUSE } from '../house/house-rules';
 import { LIBRARY } from '../frame/library';
 import { METHODS, type Method } from '../terms/method';

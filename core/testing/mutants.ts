@@ -44,12 +44,12 @@ function spoilt(
       return oneOf(pick, [
         { ...action, string: stray },
         { ...action, way: action.way === 1 ? -1 : 1 },
-        { ...action, n: Number.NaN },
-        { ...action, n: -action.n },
-        { ...action, n: action.n / 2 },
-        { ...action, n: action.n * 1.1 },
-        { ...action, n: Infinity },
-        { ...action, n: 0 },
+        { ...action, pullN: Number.NaN },
+        { ...action, pullN: -action.pullN },
+        { ...action, pullN: action.pullN / 2 },
+        { ...action, pullN: action.pullN * 1.1 },
+        { ...action, pullN: Infinity },
+        { ...action, pullN: 0 },
       ] as const);
     case 'clamp':
       return pick(2)

@@ -5,10 +5,15 @@ import type { Net } from '../advice/net';
 export const R = 120;
 
 /** A net of strings `gap` apart in both directions, from rim to rim of a shape given by its half width. */
-export function denseNet(half: (at: number) => number, reach: number, gap: number, n: number): Net {
+export function denseNet(
+  half: (at: number) => number,
+  reach: number,
+  gap: number,
+  tensionN: number,
+): Net {
   const count = Math.round((2 * reach) / gap);
   const places = Array.from({ length: count }, (_, i) => -reach + (i + 0.5) * gap);
-  const firm = { n, eaN: 0 };
+  const firm = { tensionN, eaN: 0 };
   return {
     mains: places.map((x) => ({ from: { x, y: half(x) }, to: { x, y: -half(x) }, ...firm })),
     crosses: places
@@ -17,5 +22,5 @@ export function denseNet(half: (at: number) => number, reach: number, gap: numbe
   };
 }
 
-export const roundNet = (gap: number, n: number): Net =>
-  denseNet((at) => Math.sqrt(R * R - at * at), R, gap, n);
+export const roundNet = (gap: number, tensionN: number): Net =>
+  denseNet((at) => Math.sqrt(R * R - at * at), R, gap, tensionN);

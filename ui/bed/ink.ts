@@ -4,7 +4,7 @@ import type { Bed } from '@/core/frame/bed';
 import type { Hole } from '@/core/frame/holes';
 import { passageMm } from '@/core/cut/lengths';
 import { halfPerimeter, offsetRun } from '@/core/frame/outline';
-import { type Side } from '@/core/terms/ends';
+import type { Side } from '@/core/terms/ends';
 import { mainIsOver, mainsAcross, meets } from '@/core/path/path';
 import { crossName, mainName, type Run } from '@/core/path/segments';
 

@@ -8,7 +8,7 @@ import type { Hole, Skips } from '@/core/frame/holes';
 import { METHOD_WORDS, METHODS } from '@/core/terms/method';
 import { parseHoleLabels, parseHoleNumbers, parseTieOffs } from '@/core/measure/parsing';
 import { OUTLINE_FAMILIES } from '@/core/frame/outline';
-import { type End } from '@/core/terms/ends';
+import type { End } from '@/core/terms/ends';
 import { SPORTS, type Sport } from '@/core/terms/sport';
 import type { LengthSystem, TensionUnit } from '@/core/measure/units';
 import { BedDrawing } from '@/ui/bed/bed-drawing';

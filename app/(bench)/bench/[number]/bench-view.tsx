@@ -220,7 +220,7 @@ export function BenchView(props: BenchViewProps) {
         )}
         <p className={clsx('text-soft bench-line', !next && 'invisible')}>
           {next
-            ? `Then: ${next.words}${next.n === undefined ? '' : ` (${formatTension(next.n, unit)})`}`
+            ? `Then: ${next.words}${next.pullN === undefined ? '' : ` (${formatTension(next.pullN, unit)})`}`
             : '–'}
         </p>
       </div>

@@ -1,4 +1,4 @@
-import { type z } from 'zod';
+import type { z } from 'zod';
 import { decimal, plainFigures, TENSION_UNIT, tensionUnitNamed } from '@/core/measure/figures';
 import {
   HOUSE_FIGURE_LIMITS,

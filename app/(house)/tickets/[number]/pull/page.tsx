@@ -110,7 +110,7 @@ export default async function PullStation({ params }: PageProps<'/tickets/[numbe
       <details className="mt-6">
         <summary className="cursor-pointer font-medium">Every step in its order</summary>
         <ol className="mt-2 list-decimal pl-8">
-          {steps.map(({ words, n }, i) => (
+          {steps.map(({ words, pullN: n }, i) => (
             <li key={i} className="border-hair border-b py-0.5">
               {words}
               {n !== undefined && (
