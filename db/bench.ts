@@ -1,5 +1,5 @@
-import { and, asc, desc, eq, inArray, sql } from 'drizzle-orm';
-import type { BenchEvent } from '@/core/bench/log';
+import { and, asc, eq, inArray, sql } from 'drizzle-orm';
+import { benchLog, type BenchEvent } from '@/core/bench/log';
 import type { Connection } from './connection';
 import { isRefusal } from './saving';
 import { benchEvents, tickets } from './schema';
@@ -11,6 +11,23 @@ const MOVES = ['step', 'mishap'] as const;
 export function benchOf(db: Connection, workshopId: string) {
   const of = (ticketId: string) =>
     and(eq(benchEvents.workshopId, workshopId), eq(benchEvents.ticketId, ticketId));
+
+  /** All events of a ticket, in the order in which they arrived. */
+  const events = async (ticketId: string): Promise<BenchEvent[]> => {
+    const rows = await db
+      .select()
+      .from(benchEvents)
+      .where(of(ticketId))
+      .orderBy(asc(benchEvents.arrived));
+    return rows.map(({ id, bench, plan, at, done, deed }) => ({
+      id,
+      bench,
+      plan,
+      at: at.toISOString(),
+      done,
+      deed,
+    }));
+  };
 
   return {
     /**
@@ -67,22 +84,7 @@ export function benchOf(db: Connection, workshopId: string) {
     /** How many events of a ticket are kept. */
     count: (ticketId: string): Promise<number> => db.$count(benchEvents, of(ticketId)),
 
-    /** All events of a ticket, in the order in which they arrived. */
-    async events(ticketId: string): Promise<BenchEvent[]> {
-      const rows = await db
-        .select()
-        .from(benchEvents)
-        .where(of(ticketId))
-        .orderBy(asc(benchEvents.arrived));
-      return rows.map(({ id, bench, plan, at, done, deed }) => ({
-        id,
-        bench,
-        plan,
-        at: at.toISOString(),
-        done,
-        deed,
-      }));
-    },
+    events,
 
     /** The plans that the steps of a ticket were counted in so far. */
     async plans(ticketId: string): Promise<ReadonlySet<string>> {
@@ -93,15 +95,7 @@ export function benchOf(db: Connection, workshopId: string) {
       return new Set(rows.map(({ plan }) => plan));
     },
 
-    /** Steps that are done: what the latest move says. */
-    async done(ticketId: string): Promise<number> {
-      const [latest] = await db
-        .select({ done: benchEvents.done })
-        .from(benchEvents)
-        .where(and(of(ticketId), inArray(sql`${benchEvents.deed} ->> 'kind'`, [...MOVES])))
-        .orderBy(desc(benchEvents.arrived))
-        .limit(1);
-      return latest?.done ?? 0;
-    },
+    /** Steps that are done, by the one fold of a job's events. */
+    done: async (ticketId: string): Promise<number> => benchLog(await events(ticketId)).done,
   };
 }

@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { count, eq } from 'drizzle-orm';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { studyFrame } from '@/core/frame/bed';
-import { USUAL_ASSUMPTIONS } from '@/core/cut/lengths';
+import { usualJob } from '@/core/testing/jobs';
 import { jobRecordSchema, recordJob } from '@/core/record/record';
 import { frameSpec } from '@/core/testing/frame-spec';
 import { newtons } from '@/core/measure/units';
@@ -44,28 +44,11 @@ async function withTicket() {
 function record(client = 'Ada', leftOverMm: readonly (number | null)[] = []) {
   const { bed } = studyFrame(SPEC);
   if (!bed) throw new Error('no bed');
-  const string = {
-    name: 'S',
-    family: 'monofilament',
-    shape: 'round',
-    gaugeMm: 1.25,
-    suppliedByClient: false,
-    setMm: 12200,
-    stretch: null,
-  } as const;
   return recordJob({
+    job: usualJob({ bed }),
     client,
     racket: { frameName: 'Frame', mark: 'A1' },
-    bed,
-    mains: string,
-    crosses: string,
-    tension: { mainN: newtons(24, 'kg'), crossN: newtons(23, 'kg'), unit: 'kg' },
     advice: null,
-    choice: { method: 'two-piece', shortSide: 'left', crossStart: 'left' },
-    cutFrom: 'one set',
-    remnantsMm: [],
-    assumptions: USUAL_ASSUMPTIONS,
-    learnt: {},
     leftOverMm,
     bench: null,
     remarks: '',

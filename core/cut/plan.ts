@@ -1,4 +1,5 @@
 /** From a frame and a setup to everything the bench needs: the path, the knots and the lengths. */
+import { z } from 'zod';
 import type { Bed } from '../frame/bed';
 import { stretchUnderPull, type Family } from '../terms/family';
 import { USUAL_HOUSE, type HouseRules } from '../house/house-rules';
@@ -66,7 +67,9 @@ export const stretchOf = (
   sport: Sport,
 ): number => stretch ?? stretchUnderPull(family, gaugeMm, pullN ?? USUAL_PULL_N[sport]);
 
-export const CUT_SOURCES = ['one set', 'two half sets', 'reel', 'remnant'] as const;
+export const cutSourceSchema = z.enum(['one set', 'two half sets', 'reel', 'remnant']);
+export type CutSourceKind = z.infer<typeof cutSourceSchema>;
+export const CUT_SOURCES: readonly CutSourceKind[] = cutSourceSchema.options;
 
 export type CutSource =
   | { readonly kind: 'one set'; readonly setMm: number }

@@ -4,9 +4,10 @@ import { USUAL_ASSUMPTIONS } from '../cut/lengths';
 import { planCut, type PlannedString } from '../cut/plan';
 import { benchLog, planKey, type BenchEvent, type Deed } from '../bench/log';
 import { jobRecordSchema, pieceDifference, recordBench, recordJob } from './record';
+import { ticketOf } from '../testing/advice-case';
 import { benchPlan, sequenceFor } from '../testing/bench-job';
+import { usualJob } from '../testing/jobs';
 import { frameSpec } from '../testing/frame-spec';
-import { newtons } from '../measure/units';
 
 const { bed } = studyFrame(
   frameSpec({ head: [7, 9], throat: [7, 9], tieOff: ['8H', '6H', '6T'] }),
@@ -31,18 +32,17 @@ const crosses = {
 } as const;
 const CHOICE = { method: 'two-piece', shortSide: 'left', crossStart: 'right' } as const;
 const record = recordJob({
+  job: usualJob({
+    bed,
+    mains,
+    crosses,
+    tension: ticketOf(45, 50, 'lb'),
+    choice: CHOICE,
+    cutFrom: 'two half sets',
+  }),
   client: 'Ada',
   racket: { frameName: 'Frame', mark: '' },
-  bed,
-  mains,
-  crosses,
-  tension: { mainN: newtons(45, 'lb'), crossN: newtons(50, 'lb'), unit: 'lb' },
   advice: null,
-  choice: CHOICE,
-  cutFrom: 'two half sets',
-  remnantsMm: [],
-  assumptions: USUAL_ASSUMPTIONS,
-  learnt: {},
   leftOverMm: [820, null],
   bench: null,
   remarks: '',

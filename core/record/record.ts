@@ -1,40 +1,22 @@
 /** What a closed job keeps for ever, whatever later happens to the library it was made from. */
 import { z } from 'zod';
-import type { Bed } from '../frame/bed';
 import { planKey, type BenchLog } from '../bench/log';
 import { stepGroupSchema, timedParts, type Hand } from '../bench/times';
 import { coveredHoles } from '../path/covers';
 import { adviceRecordSchema, type AdviceRecord } from '../advice/record';
-import { familySchema, shapeSchema } from '../terms/family';
 import { frameSpecSchema } from '../frame/frame';
 import { difference, type Difference } from '../cut/learning';
-import { cutAssumptionsSchema, type CutAssumptions } from '../cut/lengths';
+import { cutAssumptionsSchema } from '../cut/lengths';
 import { methodSchema } from '../terms/method';
 import { MISHAP_WORDS } from '../bench/mishap';
 import { endSchema, sideSchema } from '../terms/ends';
-import type { PathChoice } from '../path/path';
-import {
-  checkSource,
-  CUT_SOURCES,
-  cutSource,
-  planCut,
-  type CutSource,
-  type Learnt,
-} from '../cut/plan';
+import { cutSourceSchema } from '../cut/plan';
+import { jobStringSchema } from '../strings/job-string';
+import type { Job } from '../bench/job';
 import type { Sequence } from '../bench/sequence';
 import type { Sport } from '../terms/sport';
-import { tensionUnitSchema, type TicketTension } from '../measure/units';
+import { tensionUnitSchema } from '../measure/units';
 import { coverWords } from '../cut/wording';
-
-const stringRecordSchema = z.object({
-  name: z.string(),
-  family: familySchema,
-  shape: shapeSchema.default('round'),
-  gaugeMm: z.number(),
-  suppliedByClient: z.boolean(),
-  setMm: z.number(),
-  stretch: z.number().nullable(),
-});
 
 const pieceNameSchema = z.enum(['mains', 'crosses', 'whole']);
 
@@ -53,9 +35,6 @@ const pieceRecordSchema = z.object({
 });
 
 export type PieceRecord = z.infer<typeof pieceRecordSchema>;
-
-export const cutSourceSchema = z.enum(CUT_SOURCES) satisfies z.ZodType<CutSource['kind']>;
-export type CutSourceKind = CutSource['kind'];
 
 /** What really happened at the bench. */
 const benchRecordSchema = z.object({
@@ -82,8 +61,8 @@ export const jobRecordSchema = z.object({
   racket: z.object({ frameName: z.string(), mark: z.string() }),
   frame: frameSpecSchema,
   setup: z.object({
-    mains: stringRecordSchema,
-    crosses: stringRecordSchema,
+    mains: jobStringSchema,
+    crosses: jobStringSchema,
     mainN: z.number(),
     crossN: z.number(),
     unit: tensionUnitSchema,
@@ -122,21 +101,11 @@ export const jobRecordSchema = z.object({
 
 export type JobRecord = z.infer<typeof jobRecordSchema>;
 
-export type StringRecord = z.infer<typeof stringRecordSchema>;
-
-export interface JobFacts {
+export interface RecordFacts {
+  readonly job: Job;
   readonly client: string;
   readonly racket: JobRecord['racket'];
-  readonly bed: Bed;
-  readonly mains: StringRecord;
-  readonly crosses: StringRecord;
-  readonly tension: TicketTension;
   readonly advice: AdviceRecord | null;
-  readonly choice: PathChoice;
-  readonly cutFrom: CutSourceKind;
-  readonly remnantsMm: readonly number[];
-  readonly assumptions: CutAssumptions;
-  readonly learnt: Learnt;
   /** Tails left over, by piece in the order of the plan; null where nobody measured. */
   readonly leftOverMm: readonly (number | null)[];
   readonly bench: BenchRecord | null;
@@ -187,31 +156,24 @@ export function recordBench(
 }
 
 /** The record of a job: what it was made from, and the plan as it was worked out for it. */
-export function recordJob(facts: JobFacts): JobRecord {
-  const { client, racket, bed, mains, crosses, tension, choice, assumptions, learnt } = facts;
-  const { cutFrom, remnantsMm, leftOverMm } = facts;
-  const { path, pieces } = planCut(
-    bed,
-    {
-      mains: { ...mains, pullN: tension.mainN },
-      crosses: { ...crosses, pullN: tension.crossN },
-    },
-    choice,
-    assumptions,
-    learnt,
-  );
-  const source = cutSource(cutFrom, {
-    mainSetMm: mains.setMm,
-    crossSetMm: crosses.setMm,
-    remnantsMm,
-  });
-  const supplied = checkSource(source, pieces).pieces;
+export function recordJob({
+  job,
+  client,
+  racket,
+  advice,
+  leftOverMm,
+  bench,
+  remarks,
+}: RecordFacts): JobRecord {
+  const { bed, mains, crosses, tension, assumptions, learnt, cutFrom, remnantsMm } = job;
+  const { path, pieces } = job.plan;
+  const supplied = job.supply.pieces;
   return {
     client,
     racket,
     frame: bed.spec,
     setup: { mains, crosses, ...tension },
-    advice: facts.advice,
+    advice,
     plan: {
       method: path.method,
       shortSide: path.shortSide,
@@ -240,9 +202,9 @@ export function recordJob(facts: JobFacts): JobRecord {
         parts: parts.map((part) => ({ ...part })),
       })),
     },
-    bench: facts.bench,
+    bench,
     late: null,
-    remarks: facts.remarks,
+    remarks,
   };
 }
 

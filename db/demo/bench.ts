@@ -1,34 +1,15 @@
 import { benchLog, planKey, type BenchEvent, type Deed } from '@/core/bench/log';
+import type { Job } from '@/core/bench/job';
 import { headPull } from '@/core/bench/plan';
-import { USUAL_MACHINE } from '@/core/house/machine';
 import { stepSeconds } from '@/core/bench/times';
-import type { Bed } from '@/core/frame/bed';
-import { USUAL_HOUSE } from '@/core/house/house-rules';
 import { waysOut } from '@/core/bench/mishap';
-import { pathThrough, type PathChoice } from '@/core/path/path';
 import { recordBench, type BenchRecord } from '@/core/record/record';
-import { benchSequence } from '@/core/bench/sequence';
-import type { TicketTension } from '@/core/measure/units';
 import type { Chance } from '@/core/maths/chance';
 
 const NOTES = ['grommet 7H worn', 'bumper thin at the top', 'one crossover straightened'];
 
 /** A job as it went at the bench: a little slower among the crosses, now and then a slip or a broken string. */
-export function demoBench(
-  chance: Chance,
-  bed: Bed,
-  choice: PathChoice,
-  tension: TicketTension,
-): BenchRecord | null {
-  const made = benchSequence({
-    bed,
-    path: pathThrough(bed, choice),
-    tension,
-    custom: USUAL_HOUSE,
-    machine: USUAL_MACHINE,
-    preStretch: [],
-    shortMm: {},
-  });
+export function demoBench(chance: Chance, { bed, sequence: made }: Job): BenchRecord | null {
   if (!made.ok) return null;
   const { steps } = made.value;
   const { sport } = bed.spec;

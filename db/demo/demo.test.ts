@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { studyFrame } from '@/core/frame/bed';
 import { LIBRARY } from '@/core/frame/library';
 import { usualChoice } from '@/core/cut/methods';
-import { newtons } from '@/core/measure/units';
+import { usualJob } from '@/core/testing/jobs';
 import { demoBench } from './bench';
 import { chanceFrom } from '@/core/maths/chance';
 import { parseGauge } from '@/core/measure/gauge';
@@ -18,12 +18,8 @@ describe('the sample world', () => {
 it('a job at the bench is timed, pulled near its figures, and the same every time', () => {
   const { bed } = studyFrame(LIBRARY[0]!.spec);
   if (!bed) throw new Error('The first frame of the library makes no bed.');
-  const of = (seed: number) =>
-    demoBench(chanceFrom(seed), bed, usualChoice(bed, false), {
-      mainN: newtons(24, 'kg'),
-      crossN: newtons(23, 'kg'),
-      unit: 'kg',
-    });
+  const job = usualJob({ bed, choice: usualChoice(bed, false) });
+  const of = (seed: number) => demoBench(chanceFrom(seed), job);
   expect(of(3)).toEqual(of(3));
   const benches = Array.from({ length: 30 }, (_, seed) => of(seed));
   for (const bench of benches) {

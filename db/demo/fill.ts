@@ -6,7 +6,10 @@ import { LIBRARY } from '@/core/frame/library';
 import { stringPrice } from '@/core/measure/money';
 import { wallTime } from '@/core/measure/promised-time';
 import { usualChoice } from '@/core/cut/methods';
-import { recordJob, type JobRecord, type StringRecord } from '@/core/record/record';
+import { recordJob, type JobRecord } from '@/core/record/record';
+import type { JobString } from '@/core/strings/job-string';
+import { jobOf } from '@/core/bench/job';
+import { USUAL_MACHINE } from '@/core/house/machine';
 import type { AdviceCase } from '@/core/advice/rule';
 import { recordAdvice, strungFrom } from '@/core/advice/record';
 import { climb } from '@/core/advice/staircase';
@@ -210,7 +213,7 @@ type MachineRow = typeof machines.$inferInsert;
 const gaugeOf = ({ gaugesMm }: DemoString): number =>
   gaugesMm[Math.floor((gaugesMm.length - 1) / 2)] as number;
 
-const recordOfString = (string: DemoString, suppliedByClient: boolean): StringRecord => ({
+const recordOfString = (string: DemoString, suppliedByClient: boolean): JobString => ({
   name: string.name,
   family: string.family,
   shape: string.shape,
@@ -290,24 +293,28 @@ function closedTicket(
   const supplied = chance.next() < 0.12;
   const cut = cutColumns(racket);
   const takenIn = new Date(day.getTime() - (1 + chance.below(3)) * DAY);
-  const planned: JobRecord = recordJob({
-    client: racket.clientName,
-    racket: { frameName: racket.frameName, mark: racket.mark },
+  const job = jobOf({
     bed: racket.bed,
     mains: recordOfString(racket.mains, supplied),
     crosses: recordOfString(racket.crosses, supplied),
     tension: pull,
-    advice: adviceOn(racket, pull),
     choice: cut,
     cutFrom: cut.cutFrom,
     remnantsMm: [],
     assumptions: USUAL_ASSUMPTIONS,
     learnt: {},
+    house: USUAL_HOUSE,
+    machine: USUAL_MACHINE,
+    notes: '',
+  });
+  const planned: JobRecord = recordJob({
+    job,
+    client: racket.clientName,
+    racket: { frameName: racket.frameName, mark: racket.mark },
+    advice: adviceOn(racket, pull),
     leftOverMm: [],
     bench:
-      today.getTime() - day.getTime() < BENCH_SINCE
-        ? demoBench(chanceFrom(number), racket.bed, cut, pull)
-        : null,
+      today.getTime() - day.getTime() < BENCH_SINCE ? demoBench(chanceFrom(number), job) : null,
     remarks: chance.one(REMARKS),
   });
   const record = { ...planned, plan: { ...planned.plan, pieces: measured(chance, planned) } };

@@ -1,6 +1,6 @@
 import type { Metadata } from 'next';
 import Link from 'next/link';
-import { openTicket, sequenceOf } from '@/app/(house)/tickets/[number]/ticket';
+import { jobAt, openTicket } from '@/app/(house)/tickets/[number]/ticket';
 import { paceOf } from '@/core/bench/times';
 import { checkWords, pullsFor, MOST_OFF } from '@/core/house/calibration';
 import { openWorkshop } from '@/db/workshop';
@@ -18,7 +18,7 @@ export default async function BenchPage({ params }: PageProps<'/bench/[number]'>
       Back to the ticket
     </Link>
   );
-  const sequence = await sequenceOf(ticket.number);
+  const sequence = (await jobAt(ticket.number))?.sequence;
   if (!sequence?.ok || !study?.bed || !setup)
     return (
       <main className="p-6">

@@ -4,20 +4,17 @@ import { routeNumber } from '@/app/route-id';
 import { lastJobOf } from '@/core/record/last-job';
 import type { LastJob } from '@/core/advice/rule';
 import { studyFrame, type Bed, type Study } from '@/core/frame/bed';
-import { USUAL_MACHINE } from '@/core/house/machine';
-import { benchNotes } from '@/core/bench/notes';
-import { isSoftFamily } from '@/core/terms/family';
-import { preStretches, USUAL_HOUSE, type HouseRules } from '@/core/house/house-rules';
+import { USUAL_HOUSE, type HouseRules } from '@/core/house/house-rules';
 import { learnFrom } from '@/core/cut/learning';
 import type { CutAssumptions } from '@/core/cut/lengths';
-import { stringingMachine } from '@/core/house/machine';
+import { stringingMachine, USUAL_MACHINE } from '@/core/house/machine';
 import { methodProblem } from '@/core/cut/methods';
-import { pathThrough, type PathChoice } from '@/core/path/path';
-import { checkSource, cutSource, planCut, type CutPlan, type Learnt } from '@/core/cut/plan';
+import type { PathChoice } from '@/core/path/path';
+import type { CutSourceKind, Learnt } from '@/core/cut/plan';
 import { wallTime } from '@/core/measure/promised-time';
-import { jobRecordSchema, type CutSourceKind } from '@/core/record/record';
-import type { Result } from '@/core/terms/result';
-import { benchSequence, type Sequence } from '@/core/bench/sequence';
+import { jobRecordSchema } from '@/core/record/record';
+import { jobOf, type Job } from '@/core/bench/job';
+import type { JobString } from '@/core/strings/job-string';
 import type { TicketTension, TensionUnit } from '@/core/measure/units';
 import type { Client } from '@/db/clients';
 import type { Frame } from '@/db/frames';
@@ -120,7 +117,7 @@ const findTicket = cache(async (number: number): Promise<FoundTicket | undefined
 export const ticketAt = cache(async (number: number): Promise<OpenTicket | undefined> => {
   const found = await findTicket(number);
   if (!found) return undefined;
-  const sequence = found.stepsDone > 0 ? await sequenceOf(found.ticket.number) : undefined;
+  const sequence = found.stepsDone > 0 ? (await jobAt(number))?.sequence : undefined;
   const stepsInAll = sequence?.ok ? sequence.value.steps.length : undefined;
   return {
     ...found,
@@ -139,36 +136,35 @@ function plannedChoice(ticket: ListedTicket, bed: Bed, hybrid: boolean): PathCho
   return { method, shortSide, crossStart };
 }
 
-/** The sequence at the bench by the rules of the house, or why there is none; nothing while a station before it is open. */
-export const sequenceOf = cache(async (number: number): Promise<Result<Sequence> | undefined> => {
+const jobString = ({ string, gaugeMm, supplied }: Setup['mains']): JobString => ({
+  name: string.name,
+  family: string.family,
+  shape: string.shape,
+  gaugeMm,
+  suppliedByClient: supplied,
+  setMm: string.setMm,
+  stretch: string.stretch,
+});
+
+/** The job as its stations have settled it, with what past jobs teach; nothing while one before the bench is open. */
+export const jobAt = cache(async (number: number): Promise<Job | undefined> => {
   const open = await findTicket(number);
   if (!open) return undefined;
   const { ticket, study, setup, choice, machine } = open;
-  const plan = await plannedCut(open);
-  if (!study?.bed || !setup || !choice || !plan || !ticket.cutFrom) return undefined;
-  const house = houseOf(open, false);
-  const { mains, crosses, tension } = setup;
-  const source = cutSource(ticket.cutFrom, {
-    mainSetMm: mains.string.setMm,
-    crossSetMm: crosses.string.setMm,
-    remnantsMm: ticket.remnantsMm ?? [],
-  });
-  return benchSequence({
+  if (!study?.bed || !setup || !choice || !ticket.cutFrom) return undefined;
+  return jobOf({
     bed: study.bed,
-    path: pathThrough(study.bed, choice),
-    tension,
-    soft: isSoftFamily(mains.string.family) || isSoftFamily(crosses.string.family),
-    notes: benchNotes(`${study.bed.spec.stringing.notes ?? ''}\n${open.racketNotes}`),
-    custom: house,
+    mains: jobString(setup.mains),
+    crosses: jobString(setup.crosses),
+    tension: setup.tension,
+    choice,
+    cutFrom: ticket.cutFrom,
+    remnantsMm: ticket.remnantsMm ?? [],
+    assumptions: open.assumptions,
+    learnt: await learntFor(open),
+    house: houseOf(open, false),
     machine: machine ? stringingMachine(machine) : USUAL_MACHINE,
-    preStretch: plan.pieces.flatMap(({ name }) =>
-      preStretches(house, (name === 'crosses' ? crosses : mains).string.family) ? [name] : [],
-    ),
-    shortMm: Object.fromEntries(
-      checkSource(source, plan.pieces, house).pieces.flatMap(({ name, spareMm }) =>
-        spareMm !== undefined && spareMm < 0 ? [[name, -spareMm]] : [],
-      ),
-    ),
+    notes: `${study.bed.spec.stringing.notes ?? ''}\n${open.racketNotes}`,
   });
 });
 
@@ -180,24 +176,6 @@ const learntOn = cache(async ({ id, sport }: Frame): Promise<Learnt> => {
 /** What past jobs teach about the next cut on this ticket's frame. */
 export const learntFor = async ({ frame }: Pick<FoundTicket, 'frame'>): Promise<Learnt> =>
   frame ? learntOn(frame) : {};
-
-/** The cut as it was planned, with what past jobs teach; nothing while a station before it is open. */
-export async function plannedCut(open: FoundTicket): Promise<CutPlan | undefined> {
-  const { study, setup, choice, assumptions } = open;
-  if (!study?.bed || !setup || !choice) return undefined;
-  const { mains, crosses } = setup;
-  return planCut(
-    study.bed,
-    {
-      mains: { ...mains.string, gaugeMm: mains.gaugeMm, pullN: setup.tension.mainN },
-      crosses: { ...crosses.string, gaugeMm: crosses.gaugeMm, pullN: setup.tension.crossN },
-    },
-    choice,
-    assumptions,
-    await learntFor(open),
-    houseOf(open, false),
-  );
-}
 
 /** The job before this one on the same racket, as its record has it. */
 export async function lastJobOn({ ticket }: OpenTicket): Promise<LastJob | undefined> {

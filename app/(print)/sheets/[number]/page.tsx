@@ -1,6 +1,6 @@
 import type { Metadata } from 'next';
 import Link from 'next/link';
-import { openTicket, plannedCut } from '@/app/(house)/tickets/[number]/ticket';
+import { jobAt, openTicket } from '@/app/(house)/tickets/[number]/ticket';
 import { coveredHoles } from '@/core/path/covers';
 import { formatGauge } from '@/core/measure/gauge';
 import { METHOD_WORDS } from '@/core/terms/method';
@@ -43,7 +43,7 @@ export default async function WorkSheet({ params }: PageProps<'/sheets/[number]'
       Back to the ticket
     </Link>
   );
-  const plan = await plannedCut(open);
+  const plan = (await jobAt(ticket.number))?.plan;
   if (!frame || !study?.bed || !setup || !plan)
     return (
       <p>

@@ -1,4 +1,4 @@
-import { sequenceOf } from '@/app/(house)/tickets/[number]/ticket';
+import { jobAt } from '@/app/(house)/tickets/[number]/ticket';
 import { routeNumber } from '@/app/route-id';
 import { isJson } from '@/app/action';
 import { openedFor } from '@/app/workshop-stamp';
@@ -48,7 +48,7 @@ async function keepEvents(
   { known, events }: SentEvents,
 ): Promise<KeptEvents | undefined> {
   // A bench asks every two seconds, and mostly has nothing to say.
-  const made = events.length > 0 ? await sequenceOf(number) : undefined;
+  const made = events.length > 0 ? (await jobAt(number))?.sequence : undefined;
   const sequence = made?.ok ? made.value : undefined;
   return open.together(async ({ tickets, bench }): Promise<KeptEvents | undefined> => {
     const ticket = await tickets.get(number);

@@ -9,7 +9,7 @@ import { SIDES } from '@/core/terms/ends';
 import type { Path } from '@/core/path/path';
 import { crossFinish } from '@/core/frame/pattern';
 import { otherSide } from '@/core/terms/ends';
-import type { CutSourceKind } from '@/core/record/record';
+import type { CutSourceKind } from '@/core/cut/plan';
 import { formatMetres } from '@/core/measure/units';
 import { ChoiceField } from '@/ui/form/bound';
 import { Choice } from '@/ui/form/choice';

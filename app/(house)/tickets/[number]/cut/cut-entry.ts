@@ -5,7 +5,7 @@ import { methodProblem } from '@/core/cut/methods';
 import { methodSchema } from '@/core/terms/method';
 import { parseRemnants } from '@/core/measure/parsing';
 import { sideSchema } from '@/core/terms/ends';
-import { cutSourceSchema } from '@/core/record/record';
+import { cutSourceSchema } from '@/core/cut/plan';
 import { roundTo } from '@/core/measure/units';
 
 /** A cut as it is chosen, read for one bed: only what this frame and these strings can take. */

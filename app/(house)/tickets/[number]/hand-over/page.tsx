@@ -1,11 +1,10 @@
 import { METHOD_WORDS } from '@/core/terms/method';
 import { stringPrice } from '@/core/measure/money';
-import { checkSource, cutSource } from '@/core/cut/plan';
 import { formatStringLength, formatTicket, formatTicketConverted } from '@/core/measure/units';
 import { lengthWords } from '@/core/cut/wording';
 import { Fact, Facts } from '@/ui/facts';
 import { stationsOf } from '../stations';
-import { openTicket, plannedCut, type OpenTicket } from '../ticket';
+import { jobAt, openTicket, type OpenTicket } from '../ticket';
 import { Waits } from '../waits';
 import { closeJob } from './actions';
 import { HandOverForm } from './hand-over-form';
@@ -31,13 +30,13 @@ export default async function HandOverStation({
   params,
 }: PageProps<'/tickets/[number]/hand-over'>) {
   const open = await openTicket((await params).number);
-  const { ticket, setup, study, workshop, choice } = open;
-  const plan = await plannedCut(open);
+  const { ticket, setup, study, workshop } = open;
+  const job = await jobAt(ticket.number);
   // The bench view is a help, not a gate: a job may be strung without it.
   const waiting = stationsOf(open).find(
     ({ path, done }) => !done && path !== 'pull' && path !== 'hand-over',
   );
-  if (waiting || !setup || !study?.bed || !plan || !choice || !ticket.cutFrom)
+  if (waiting || !setup || !study?.bed || !job)
     return (
       <Waits
         number={ticket.number}
@@ -46,15 +45,9 @@ export default async function HandOverStation({
       />
     );
   const { mains, crosses, tension } = setup;
-  const { pieces } = plan;
-  const { pieces: supplied } = checkSource(
-    cutSource(ticket.cutFrom, {
-      mainSetMm: mains.string.setMm,
-      crossSetMm: crosses.string.setMm,
-      remnantsMm: ticket.remnantsMm ?? [],
-    }),
-    pieces,
-  );
+  const { choice } = job;
+  const { pieces } = job.plan;
+  const supplied = job.supply.pieces;
   const length = (mm: number) => formatStringLength(mm, workshop.lengthSystem);
   const cutOf = (name: 'mains' | 'crosses') => {
     const piece = pieces.find((each) => each.name === name);

@@ -15,7 +15,7 @@ import type { Machine } from '@/db/machines';
 import { openWorkshop } from '@/db/workshop';
 import { Cautions } from '@/ui/cautions';
 import { Fact, Facts } from '@/ui/facts';
-import { houseOf, openTicket, sequenceOf } from '../ticket';
+import { houseOf, jobAt, openTicket } from '../ticket';
 import { Waits } from '../waits';
 import { stationTitle } from '../station-title';
 
@@ -43,7 +43,7 @@ export const generateMetadata = stationTitle('Pull');
 export default async function PullStation({ params }: PageProps<'/tickets/[number]/pull'>) {
   const open = await openTicket((await params).number);
   const { ticket, setup, study, workshop, machine, stepsDone: done } = open;
-  const sequence = await sequenceOf(ticket.number);
+  const sequence = (await jobAt(ticket.number))?.sequence;
   if (!sequence || !setup || !study?.bed)
     return <Waits number={ticket.number} path="cut" what="the cut" />;
   if (!sequence.ok)
