@@ -52,6 +52,28 @@ const interleave = (a: Stretch, b: Stretch): boolean =>
   (a.from < b.from - 1e-6 && b.from < a.to - 1e-6 && a.to < b.to - 1e-6) ||
   (b.from < a.from - 1e-6 && a.from < b.to - 1e-6 && b.to < a.to - 1e-6);
 
+/** For each of the stretches of one side, by its place among them, those that it interleaves with. */
+function interleaving(stretches: readonly Stretch[]): readonly (readonly number[])[] {
+  const beside = stretches.map((): number[] => []);
+  const byStart = [...stretches.keys()].sort(
+    (a, b) => (stretches[a] as Stretch).from - (stretches[b] as Stretch).from,
+  );
+  for (const [place, first] of byStart.entries()) {
+    const a = stretches[first] as Stretch;
+    // Runs are short: what begins beyond its end is not looked at.
+    for (let i = place + 1; i < byStart.length; i++) {
+      const second = byStart[i] as number;
+      const b = stretches[second] as Stretch;
+      if (b.from >= a.to) break;
+      if (!interleave(a, b)) continue;
+      beside[first]?.push(second);
+      beside[second]?.push(first);
+    }
+  }
+  for (const each of beside) each.sort((a, b) => a - b);
+  return beside;
+}
+
 /**
  * Runs that cannot lie flat side by side. A groove has room for two lanes, one on either side of
  * its holes; runs that interleave must take different lanes. Runs whose lanes cannot be chosen so
@@ -68,25 +90,27 @@ export function lanesOf(
 ): { readonly lane: ReadonlyMap<Run, 0 | 1>; readonly crossovers: readonly Crossover[] } {
   const lane = new Map<Run, 0 | 1>();
   const found: Crossover[] = [];
+  const all = runs.flatMap((run) => stretchesOf(bed, run));
   for (const side of SIDES) {
-    const stretches = runs
-      .flatMap((run) => stretchesOf(bed, run))
-      .filter((stretch) => stretch.side === side);
-    for (const seed of stretches) {
-      if (lane.has(seed.run)) continue;
-      lane.set(seed.run, 0);
+    const stretches = all.filter((stretch) => stretch.side === side);
+    const beside = interleaving(stretches);
+    for (const [seed, { run }] of stretches.entries()) {
+      if (lane.has(run)) continue;
+      lane.set(run, 0);
       const queue = [seed];
-      for (let here = queue.shift(); here; here = queue.shift())
-        for (const other of stretches) {
-          if (other.run === here.run || !interleave(here, other)) continue;
-          const wanted = lane.get(here.run) === 0 ? 1 : 0;
-          const has = lane.get(other.run);
+      for (let here = queue.shift(); here !== undefined; here = queue.shift()) {
+        const its = (stretches[here] as Stretch).run;
+        const wanted = lane.get(its) === 0 ? 1 : 0;
+        for (const other of beside[here] ?? []) {
+          const others = (stretches[other] as Stretch).run;
+          if (others === its) continue;
+          const has = lane.get(others);
           if (has === undefined) {
-            lane.set(other.run, wanted);
+            lane.set(others, wanted);
             queue.push(other);
-          } else if (has !== wanted && stretches.indexOf(here) < stretches.indexOf(other))
-            found.push({ side, runs: [here.run, other.run] });
+          } else if (has !== wanted && here < other) found.push({ side, runs: [its, others] });
         }
+      }
     }
   }
   return { lane, crossovers: found };
