@@ -8,30 +8,33 @@ import {
   foreignKey,
   index,
   integer,
-  jsonb,
   pgTable,
   text,
   timestamp,
   unique,
   uuid,
 } from 'drizzle-orm/pg-core';
-import type { AdviceRecord } from '@/core/advice/record';
 import type { NotFor } from '@/core/strings/not-for';
-import type { Deed } from '@/core/bench/log';
 import type { Hand } from '@/core/bench/times';
 import type { Family, Shape } from '@/core/terms/family';
-import type { FrameSpec } from '@/core/frame/frame';
-import type { HouseRules } from '@/core/house/house-rules';
-import type { CutAssumptions } from '@/core/cut/lengths';
 import type { ClampKind, MachineKind } from '@/core/house/machine';
 import type { Method } from '@/core/terms/method';
 import type { MethodPreference } from '@/core/cut/methods';
 import type { CutSourceKind } from '@/core/cut/plan';
-import type { JobRecord } from '@/core/record/record';
 import type { Side } from '@/core/terms/ends';
 import type { Sport } from '@/core/terms/sport';
-import type { Talk } from '@/core/advice/talk';
 import type { LengthSystem, TensionUnit } from '@/core/measure/units';
+import { document } from './document';
+import {
+  ADVICE,
+  BUILD,
+  CUT_ASSUMPTIONS,
+  DEED,
+  FRAME_SPEC,
+  HOUSE_RULES,
+  JOB_RECORD,
+  TALK,
+} from './shapes';
 
 /**
  * Every row belongs to a workshop. Keys between tables carry the workshop too, so the database
@@ -45,12 +48,12 @@ export const workshops = pgTable('workshops', {
   currency: text().notNull(),
   timeZone: text().notNull(),
   labourMinor: integer().notNull(),
-  cutAssumptions: jsonb().$type<CutAssumptions>().notNull(),
+  cutAssumptions: document(CUT_ASSUMPTIONS).notNull(),
   methodPreference: text().$type<MethodPreference>().notNull().default('fewest losses at knots'),
   /** Who strings: it says how long a job takes. */
   hand: text().$type<Hand>().notNull().default('practised'),
   /** Null goes by what is usual. */
-  houseRules: jsonb().$type<HouseRules>(),
+  houseRules: document(HOUSE_RULES),
   nextTicket: integer().notNull().default(1),
   version: integer().notNull().default(1),
 });
@@ -76,7 +79,7 @@ export const clients = pgTable(
     tensionUnit: text().$type<TensionUnit>(),
     notes: text().notNull(),
     /** What they said of themselves; null until somebody has asked. */
-    talk: jsonb().$type<Talk>(),
+    talk: document(TALK),
     /** The client whom this one turned out to be; set when the two were merged, so that it can be undone. */
     mergedInto: uuid(),
   },
@@ -89,7 +92,7 @@ export const frames = pgTable(
     ...ownedRow(),
     name: text().notNull(),
     sport: text().$type<Sport>().notNull(),
-    spec: jsonb().$type<FrameSpec>().notNull(),
+    spec: document(FRAME_SPEC).notNull(),
   },
   (t) => [unique().on(t.workshopId, t.id), index().on(t.workshopId, t.name)],
 );
@@ -188,7 +191,7 @@ export const rackets = pgTable(
     mark: text().notNull(),
     notes: text().notNull(),
     /** Weight, grip, lead: what was said of it at Setup. */
-    build: jsonb().$type<Talk['racket']>(),
+    build: document(BUILD),
   },
   (t) => [
     unique().on(t.workshopId, t.id),
@@ -228,7 +231,7 @@ export const tickets = pgTable(
     crossN: doublePrecision(),
     tensionUnit: text().$type<TensionUnit>(),
     /** What was advised, with the rules of the house as they were then. */
-    advice: jsonb().$type<AdviceRecord>(),
+    advice: document(ADVICE),
 
     method: text().$type<Method>(),
     shortSide: text().$type<Side>(),
@@ -242,7 +245,7 @@ export const tickets = pgTable(
     closedAt: timestamp({ withTimezone: true }),
     labourMinor: integer(),
     stringMinor: integer(),
-    record: jsonb().$type<JobRecord>(),
+    record: document(JOB_RECORD),
   },
   (t) => [
     unique().on(t.workshopId, t.id),
@@ -290,7 +293,7 @@ export const benchEvents = pgTable(
     plan: text().notNull(),
     /** Steps of the sequence that are done after it. */
     done: integer().notNull(),
-    deed: jsonb().$type<Deed>().notNull(),
+    deed: document(DEED).notNull(),
     /** On the clock of the bench, which may have been without a connection. */
     at: timestamp({ withTimezone: true }).notNull(),
     /** It arrived when the job was closed already. */

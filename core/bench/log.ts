@@ -17,7 +17,7 @@ const clockSchema = z.iso
   .datetime()
   .refine((at) => Date.parse(at) >= CLOCK.from && Date.parse(at) < CLOCK.until);
 
-const deedSchema = z.discriminatedUnion('kind', [
+export const deedSchema = z.discriminatedUnion('kind', [
   /** A bench opened the job. */
   z.object({ kind: z.literal('open') }),
   /** A step was done or taken back; with what the tension head really pulled, N. */

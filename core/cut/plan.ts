@@ -69,7 +69,6 @@ export const stretchOf = (
 
 export const cutSourceSchema = z.enum(['one set', 'two half sets', 'reel', 'remnant']);
 export type CutSourceKind = z.infer<typeof cutSourceSchema>;
-export const CUT_SOURCES: readonly CutSourceKind[] = cutSourceSchema.options;
 
 export type CutSource =
   | { readonly kind: 'one set'; readonly setMm: number }

@@ -51,6 +51,27 @@ export function studyFrame(spec: FrameSpec): Study {
   const { counted } = checked;
   const { outline, skips, proposed, proposal, ruled } = counted;
   const { holes, uneven } = placeHoles(spec, outline, skips, ruled);
+  const bed = {
+    ...bedFrom(spec, outline, holes, skips),
+    proposedSkips: proposed,
+    proposal,
+    ruled: ruled !== undefined,
+  };
+  return {
+    problems: [],
+    cautions: cautionsOf(spec, counted, uneven, bed.look),
+    assumed: assumptions(spec, counted),
+    bed,
+  };
+}
+
+/** The bed of holes whose places and skips are known, so that nothing is proposed. */
+export function bedFrom(
+  spec: FrameSpec,
+  outline: Outline,
+  holes: readonly Hole[],
+  skips: Skips,
+): Bed {
   const mainsPerSide = spec.pattern.mains / 2;
   const start = spec.stringing.mainsStart ?? mainsStart(spec.bridgeHoles ?? ASSUMED_BRIDGE);
   const byMain = (end: End) =>
@@ -59,28 +80,22 @@ export function studyFrame(spec: FrameSpec): Study {
       .toSorted((a, b) => (a.main ?? 0) - (b.main ?? 0));
   const mainHoles = { head: byMain('head'), throat: byMain('throat') };
   const crossHoles = holes.filter((hole) => hole.cross !== undefined);
-  const look = lookTest(outline, mainHoles, crossHoles);
   return {
-    problems: [],
-    cautions: cautionsOf(spec, counted, uneven, look),
-    assumed: assumptions(spec, counted),
-    bed: {
-      spec,
-      outline,
-      areaMm2: strungArea(outline),
-      perimeterMm: perimeter(outline),
-      mainsPerSide,
-      holes,
-      mainHoles,
-      crossHoles,
-      skips,
-      proposedSkips: proposed,
-      proposal,
-      ruled: ruled !== undefined,
-      look,
-      mainsStart: start,
-      mainsFinish: mainsFinish(start, mainsPerSide),
-    },
+    spec,
+    outline,
+    areaMm2: strungArea(outline),
+    perimeterMm: perimeter(outline),
+    mainsPerSide,
+    holes,
+    mainHoles,
+    crossHoles,
+    skips,
+    proposedSkips: skips,
+    proposal: { answers: [], certainty: 'near tie' },
+    ruled: spec.holes.positionsMm !== null,
+    look: lookTest(outline, mainHoles, crossHoles),
+    mainsStart: start,
+    mainsFinish: mainsFinish(start, mainsPerSide),
   };
 }
 

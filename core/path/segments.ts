@@ -7,7 +7,7 @@ export interface HolePlace {
   readonly side: Side;
 }
 
-interface Crossing {
+export interface Crossing {
   /** The string that is crossed: M8L, C4. */
   readonly string: string;
   readonly over: boolean;

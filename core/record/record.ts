@@ -10,6 +10,7 @@ import { cutAssumptionsSchema } from '../cut/lengths';
 import { methodSchema } from '../terms/method';
 import { MISHAP_WORDS } from '../bench/mishap';
 import { endSchema, sideSchema } from '../terms/ends';
+import { drawnOf, drawnSchema } from './drawn';
 import { cutSourceSchema } from '../cut/plan';
 import { jobStringSchema } from '../strings/job-string';
 import type { Job } from '../bench/job';
@@ -92,6 +93,8 @@ export const jobRecordSchema = z.object({
     covered: z.array(z.string()),
     pieces: z.array(pieceRecordSchema),
   }),
+  /** What it drew; null in records of before it was kept. */
+  drawn: drawnSchema.nullable(),
   /** Null when it was strung without the bench view. */
   bench: benchRecordSchema.nullable().default(null),
   /** The same with what a bench without a connection sent after the job was closed; null when nothing came. */
@@ -202,6 +205,7 @@ export function recordJob({
         parts: parts.map((part) => ({ ...part })),
       })),
     },
+    drawn: drawnOf(job),
     bench,
     late: null,
     remarks,

@@ -13,7 +13,8 @@ import { METHOD_WORDS } from '@/core/terms/method';
 import { pathThrough } from '@/core/path/path';
 import { inOrderOf } from '@/core/path/pull-order';
 import { formatDay, wallTime } from '@/core/measure/promised-time';
-import { jobRecordSchema, type BenchRecord } from '@/core/record/record';
+import { redraw } from '@/core/record/drawn';
+import type { BenchRecord, JobRecord } from '@/core/record/record';
 import {
   formatStringLength,
   formatTension,
@@ -44,13 +45,21 @@ export async function generateMetadata({ params }: PageProps<'/jobs/[number]'>):
   return { title: ticket?.record ? `Job ${ticket.number}, ${ticket.record.client}` : 'Nothing' };
 }
 
+/** The bed and the way of its string as they were drawn; a record of before that was kept is drawn anew. */
+function drawingOf({ drawn, frame, plan, advice }: JobRecord) {
+  if (drawn) return redraw(drawn, frame);
+  const { bed } = studyFrame(frame);
+  const path = bed && inOrderOf(pathThrough(bed, plan), frame.sport, advice?.house ?? USUAL_HOUSE);
+  return path && { bed, path };
+}
+
 /** A job as it was done. Everything here comes from its own record, none of it from the library. */
 export default async function JobPage({ params }: PageProps<'/jobs/[number]'>) {
   const { workshop, ticket } = await jobAt(routeNumber((await params).number));
-  if (!ticket?.closedAt) notFound();
-  const record = jobRecordSchema.parse(ticket.record);
+  if (!ticket?.closedAt || !ticket.record) notFound();
+  const { record } = ticket;
   const { setup, plan, frame } = record;
-  const { bed } = studyFrame(frame);
+  const drawing = drawingOf(record);
   const length = (mm: number) => formatStringLength(mm, workshop.lengthSystem);
   const money = (minor: number | null) => formatMoney(minor ?? 0, workshop.currency);
   const strung = ({ name, gaugeMm, suppliedByClient }: typeof setup.mains) =>
@@ -77,17 +86,8 @@ export default async function JobPage({ params }: PageProps<'/jobs/[number]'>) {
         </Link>
       </header>
       <div className="grid gap-8 lg:grid-cols-[1fr_1.1fr]">
-        {bed && (
-          <StrungBed
-            bed={bed}
-            path={inOrderOf(
-              pathThrough(bed, plan),
-              frame.sport,
-              record.advice?.house ?? USUAL_HOUSE,
-            )}
-            lengthSystem={workshop.lengthSystem}
-            className="h-[36rem]"
-          />
+        {drawing && (
+          <StrungBed {...drawing} lengthSystem={workshop.lengthSystem} className="h-[36rem]" />
         )}
         <Facts className="content-start">
           <Fact name="Tension" figure note={formatTicketConverted(setup)}>

@@ -12,7 +12,6 @@ import { methodProblem } from '@/core/cut/methods';
 import type { PathChoice } from '@/core/path/path';
 import type { CutSourceKind, Learnt } from '@/core/cut/plan';
 import { wallTime } from '@/core/measure/promised-time';
-import { jobRecordSchema } from '@/core/record/record';
 import { jobOf, type Job } from '@/core/bench/job';
 import type { JobString } from '@/core/strings/job-string';
 import type { TicketTension, TensionUnit } from '@/core/measure/units';
@@ -183,7 +182,7 @@ export async function lastJobOn({ ticket }: OpenTicket): Promise<LastJob | undef
   const before = (await tickets.ofRacket(ticket.racketId)).find(
     ({ record, number }) => record && number !== ticket.number,
   );
-  return before?.record ? lastJobOf(jobRecordSchema.parse(before.record)) : undefined;
+  return before?.record ? lastJobOf(before.record) : undefined;
 }
 
 /** A job keeps the house rules it was begun with, unless somebody asks for today's. */

@@ -1,0 +1,43 @@
+/** The shapes of the documents that the database keeps, and how older ones become today's. */
+import { adviceRecordSchema } from '@/core/advice/record';
+import { SILENT, talkSchema } from '@/core/advice/talk';
+import { deedSchema } from '@/core/bench/log';
+import { cutAssumptionsSchema } from '@/core/cut/lengths';
+import { frameSpecSchema } from '@/core/frame/frame';
+import { houseRulesSchema, USUAL_HOUSE } from '@/core/house/house-rules';
+import { jobRecordSchema, type JobRecord } from '@/core/record/record';
+import type { Shape } from './document';
+
+const shape = <T>(
+  name: string,
+  schema: Shape<T>['schema'],
+  ...steps: Shape<T>['steps']
+): Shape<T> => ({ name, schema, steps });
+
+export const CUT_ASSUMPTIONS = shape('What a cut assumes', cutAssumptionsSchema);
+
+/** A question that was not asked yet when the house answered stands as is usual. */
+export const HOUSE_RULES = shape('The house rules', houseRulesSchema, (old) => ({
+  ...USUAL_HOUSE,
+  ...old,
+}));
+
+/** What was not asked yet was not said. */
+export const TALK = shape('What a client said', talkSchema, (old) => ({ ...SILENT, ...old }));
+
+export const BUILD = shape('What is said of a racket', talkSchema.shape.racket, (old) => ({
+  ...SILENT.racket,
+  ...old,
+}));
+
+export const FRAME_SPEC = shape('What is read from a frame', frameSpecSchema);
+
+export const ADVICE = shape('The advice of a job', adviceRecordSchema);
+
+/** Shape 1 did not keep what it drew. */
+export const JOB_RECORD = shape<JobRecord>('The record of a job', jobRecordSchema, (old) => ({
+  ...old,
+  drawn: null,
+}));
+
+export const DEED = shape('What was done at the bench', deedSchema);
