@@ -7,7 +7,12 @@ import { MAIN_SHARE, shareOf, type Pulls, type StringClass, type Strung } from '
 export const familyShare = (strung: Strung, family: Family): number =>
   shareOf(strung, (string) => string.family === family);
 
-/** The usual thickness, mm; soft strings of tennis are sold thicker than its monofilament. From memory. */
+/**
+ * The usual thickness, mm; soft strings of tennis are sold thicker than its monofilament. From memory.
+ *
+ * @example
+ * usualGaugeMm('monofilament', 'tennis') // 1.25
+ */
 export const usualGaugeMm = (family: Family, sport: Sport): number =>
   sport === 'badminton'
     ? 0.68

@@ -35,6 +35,9 @@ export function knotPull(
  * Pulls of the outermost strings from the inside out, N, when each is pulled `byN` lower than the one
  * inside it, never below `leastN`. Some makers ask for it on very large heads (common practice: 58, then
  * 53, 48, 43 lb).
+ *
+ * @example
+ * steppedPulls(58, 3, 5, 0) // [53, 48, 43]
  */
 export const steppedPulls = (
   n: number,

@@ -14,7 +14,7 @@ export interface BenchNote {
  * `knots:` shows at that part of the work, any other at the first look.
  *
  * @example
- * benchNotes('mount: adaptor for the sides\nrattles') // [{ place: 'mount', text: 'adaptor …' }, { place: 'inspect', text: 'rattles' }]
+ * benchNotes('mount: adaptor for the sides\nrattles') // [{ place: 'mount', text: 'adaptor for the sides' }, { place: 'inspect', text: 'rattles' }]
  */
 export function benchNotes(text: string): readonly BenchNote[] {
   return text

@@ -16,7 +16,12 @@ const SLOWER: Record<Hand, number> = { tournament: 1, practised: 1.7, learner: 4
 export const stepGroupSchema = z.enum(['before', 'mains', 'crosses', 'knots', 'after']);
 export type StepGroup = z.infer<typeof stepGroupSchema>;
 
-/** Parts of a job that a hand is quick or slow at. */
+/**
+ * Parts of a job that a hand is quick or slow at.
+ *
+ * @example
+ * groupOf({ kind: 'pull', string: 'C3' }) // 'crosses'
+ */
 export function groupOf({ kind, string }: Pick<BenchStep, 'kind' | 'string'>): StepGroup {
   switch (kind) {
     case 'inspect':

@@ -33,6 +33,10 @@ export const USUAL_ASSUMPTIONS: CutAssumptions = {
 /** From the inside of the rim to the groove that the outside runs lie in, mm. From memory. */
 const PASSAGE_MM: Record<Sport, number> = { tennis: 12, squash: 10, badminton: 8 };
 
+/**
+ * @example
+ * passageMm('tennis') // 12
+ */
 export const passageMm = (sport: Sport): number => PASSAGE_MM[sport];
 
 export type PartName =

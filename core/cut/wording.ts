@@ -9,6 +9,10 @@ import { isMain, placeName, type Piece } from '../path/segments';
 import type { Knot } from '../path/tie-off';
 import { formatFeet, formatMetres, formatStringLength, type LengthSystem } from '../measure/units';
 
+/**
+ * @example
+ * skipWords([7, 9], 'head') // '7H 9H'
+ */
 export const skipWords = (numbers: readonly number[], end: End): string =>
   numbers.length > 0 ? numbers.map((n) => `${n}${letter(end)}`).join(' ') : 'none';
 
@@ -33,7 +37,12 @@ export function coverWords({ at, by, before, needs }: Covered): string {
   return `${placeName(at)}, before ${pull}: the run ${runName(by)} covers it, and ${need} still needs it`;
 }
 
-/** `3 at the head, 1 at the throat`. */
+/**
+ * `3 at the head, 1 at the throat`.
+ *
+ * @example
+ * knotCount([{ end: 'head' }, { end: 'head' }, { end: 'throat' }]) // '2 at the head, 1 at the throat'
+ */
 export function knotCount(knots: readonly { readonly end: End }[]): string {
   const atHead = knots.filter(({ end }) => end === 'head').length;
   return `${atHead} at the head, ${knots.length - atHead} at the throat`;

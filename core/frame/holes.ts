@@ -41,13 +41,27 @@ export interface Slot {
 /** How close two neighbouring holes are ever bored, mm along the rim. Common practice, no source. */
 export const LEAST_HOLE_GAP: Record<Sport, number> = { tennis: 5, badminton: 3.5, squash: 4 };
 
+/**
+ * @example
+ * letter('head') // 'H'
+ */
 export const letter = (end: End): 'H' | 'T' => (end === 'head' ? 'H' : 'T');
 
-/** The hole numbers among labels that stand at one end. */
+/**
+ * The hole numbers among labels that stand at one end.
+ *
+ * @example
+ * numbersAt(['7H', '9H', '6T'], 'head') // [7, 9]
+ */
 export const numbersAt = (labels: readonly string[], end: End): readonly number[] =>
   labels.filter((label) => label.endsWith(letter(end))).map((label) => Number.parseInt(label, 10));
 
-/** Hole numbers of the mains of one side at one end, M1 outwards, given the skips there. */
+/**
+ * Hole numbers of the mains of one side at one end, M1 outwards, given the skips there.
+ *
+ * @example
+ * mainNumbers(8, [7, 9]) // [1, 2, 3, 4, 5, 6, 8, 10]
+ */
 export function mainNumbers(perSide: number, skips: readonly number[]): readonly number[] {
   const numbers: number[] = [];
   for (let hole = 1; numbers.length < perSide; hole++)

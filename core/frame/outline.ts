@@ -61,6 +61,9 @@ function outlineFrom(
 /**
  * The outline of a family, stretched to an inner length and width in mm.
  * Its widest place is exactly `widthMm` wide.
+ *
+ * @example
+ * perimeter(familyOutline(300, 300, 'oval')) // 942.5
  */
 export function familyOutline(lengthMm: number, widthMm: number, family: OutlineFamily): Outline {
   const { n, k } = SHAPES[family];
@@ -128,7 +131,12 @@ export function measuredOutline(
   return success(outlineFrom(lengthMm, 2 * widest, xy));
 }
 
-/** Area enclosed by the inside of the head, mm². */
+/**
+ * Area enclosed by the inside of the head, mm².
+ *
+ * @example
+ * strungArea(familyOutline(336, 248, 'oval')) / 645.16 // 101.4
+ */
 export function strungArea({ half }: Outline): number {
   let doubled = 0;
   for (let i = 1; i < half.length; i++) {
@@ -231,7 +239,12 @@ export function offsetRun(
   });
 }
 
-/** Length of a polyline, mm. */
+/**
+ * Length of a polyline, mm.
+ *
+ * @example
+ * polylineLength([{ x: 0, y: 0 }, { x: 3, y: 4 }]) // 5
+ */
 export const polylineLength = (
   points: readonly { readonly x: number; readonly y: number }[],
 ): number =>

@@ -36,6 +36,9 @@ export const evenSpacing = (sport: Sport, teardrop: boolean): Spacing => ({
 /**
  * Distances of the mains of one side from the centre line, M1 outwards, mm. Gap i (0 is the
  * centre gap) is g·(1 + widen·(i/(n−1))²); g makes all gaps and the rim distance fill half the width.
+ *
+ * @example
+ * mainPositions(248, 8, evenSpacing('tennis', false)).length // 8
  */
 export function mainPositions(
   widthMm: number,
@@ -53,6 +56,9 @@ export function mainPositions(
 /**
  * Heights of the crosses, from the top one down, mm from the middle of the head. Gaps widen from
  * the middle of the bed to its ends as those of the mains do, and leave the two rim distances.
+ *
+ * @example
+ * crossPositions(336, 19, evenSpacing('tennis', false)).length // 19
  */
 export function crossPositions(
   lengthMm: number,

@@ -12,7 +12,12 @@ export interface MachineCheck {
 /** Beyond this a machine is mended, not corrected. From memory. */
 export const MOST_OFF = 0.1;
 
-/** How far a check was off, as a fraction: above zero the machine pulls too hard. */
+/**
+ * How far a check was off, as a fraction: above zero the machine pulls too hard.
+ *
+ * @example
+ * offBy({ day: '2026-01-05', askedN: 245, measuredN: 240.1 }) // -0.02
+ */
 export const offBy = ({ askedN, measuredN }: MachineCheck): number => measuredN / askedN - 1;
 
 /** The checks of the latest day on which any was made. */
@@ -27,6 +32,9 @@ function latest(checks: readonly MachineCheck[]): readonly MachineCheck[] {
 /**
  * What the machine pulls for one newton asked: a line through nothing and the checks of the latest day
  * (least squares). 1 without a check.
+ *
+ * @example
+ * pullsFor([{ day: '2026-01-05', askedN: 245, measuredN: 240.1 }]) // 0.98
  */
 export function pullsFor(checks: readonly MachineCheck[]): number {
   const of = latest(checks);
@@ -35,7 +43,12 @@ export function pullsFor(checks: readonly MachineCheck[]): number {
   return square === 0 ? 1 : product / square;
 }
 
-/** The figure, N, to set so that `n` newtons are pulled; as it is when the machine is too far off to correct. */
+/**
+ * The figure, N, to set so that `n` newtons are pulled; as it is when the machine is too far off to correct.
+ *
+ * @example
+ * setFor(235.2, [{ day: '2026-01-05', askedN: 245, measuredN: 240.1 }]) // 240
+ */
 export function setFor(n: number, checks: readonly MachineCheck[]): number {
   const pulls = pullsFor(checks);
   return Math.abs(pulls - 1) > MOST_OFF ? n : n / pulls;

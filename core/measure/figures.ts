@@ -14,6 +14,8 @@ const FRACTIONS: Readonly<Record<string, string>> = { '½': '.5', '¼': '.25', '
  */
 export const plainFigures = (text: string): string =>
   text
+    // Digits first: a half behind a full-width digit is that digit's, and NFKC would tear it apart.
+    .replace(/[０-９]/g, (digit) => digit.normalize('NFKC'))
     .replace(/(\d?)([½¼¾])/g, (_, whole: string, part: string) => (whole || '0') + FRACTIONS[part])
     .normalize('NFKC')
     .replace(/[‐‑‒–—―−]/g, '-')

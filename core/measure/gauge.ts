@@ -41,19 +41,32 @@ export const gaugesOf = (sport: Sport): readonly GaugeRange[] => {
 /**
  * Every gauge number whose range holds this thickness, thickest first. Ranges overlap, so there
  * may be two (1.24 mm is sold as 16L and as 17); between two ranges there is none.
+ *
+ * @example
+ * gaugeNumbers(1.25) // ['16L']
  */
 export const gaugeNumbers = (mm: number): readonly string[] =>
   SCALE.filter((gauge) => mm >= gauge.minMm - 1e-9 && mm <= gauge.maxMm + 1e-9).map(
     (gauge) => gauge.name,
   );
 
-/** `1.25 mm (16L)`, `1.24 mm (16L or 17)`; a thickness between two gauges has no number. */
+/**
+ * `1.25 mm (16L)`, `1.24 mm (16L or 17)`; a thickness between two gauges has no number.
+ *
+ * @example
+ * formatGauge(1.25) // '1.25 mm (16L)'
+ */
 export function formatGauge(mm: number): string {
   const names = gaugeNumbers(mm);
   return `${mm.toFixed(2)} mm${names.length > 0 ? ` (${names.join(' or ')})` : ''}`;
 }
 
-/** A thickness in mm from `1.25`, `1.25 mm`, or a gauge number `16L`, read as the middle of its range. */
+/**
+ * A thickness in mm from `1.25`, `1.25 mm`, or a gauge number `16L`, read as the middle of its range.
+ *
+ * @example
+ * parseGauge('1,25', 'tennis') // { ok: true, value: 1.25 }
+ */
 export function parseGauge(text: string, sport: Sport): Result<number> {
   const tidy = plainFigures(text)
     .toUpperCase()

@@ -10,6 +10,9 @@ export interface StringPrice {
 /**
  * What the string of a job costs: one set when both pieces come from it, half of each set in a
  * hybrid, nothing for what the client brought. Halves are rounded up to a whole minor unit.
+ *
+ * @example
+ * stringPrice({ setMinor: 1500, suppliedByClient: false }, { setMinor: 1500, suppliedByClient: true }) // 750
  */
 export function stringPrice(mains: StringPrice, crosses: StringPrice): number {
   const half = ({ setMinor, suppliedByClient }: StringPrice) =>

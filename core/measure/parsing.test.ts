@@ -123,7 +123,8 @@ it('lengths, gauges and pulls are read alike, however they are written', () => {
   for (const typed of ['12.2 metres', '12,2 m', '12.2 meters', '12.2'])
     expect(valueOf(parseLength(typed, 'm'))).toBeCloseTo(12_200, 6);
   expect(valueOf(parseLength('22 feet 6 inches', 'm'))).toBeCloseTo(22.5 * 304.8, 6);
-  expect(valueOf(parseLength('36½', 'cm'))).toBeCloseTo(365, 6);
+  for (const typed of ['36½', '３６½'])
+    expect(valueOf(parseLength(typed, 'cm'))).toBeCloseTo(365, 6);
   for (const typed of ['16 L', '16L', '16 l', '１６Ｌ'])
     expect(valueOf(parseGauge(typed, 'tennis'))).toBe(valueOf(parseGauge('16L', 'tennis')));
   for (const typed of ['25', '25 kgf', '25 kilos', '２５ kg'])

@@ -43,6 +43,10 @@ const TICKET = new RegExp(
  * Reads mains/crosses as written on a ticket. One figure means the same for both.
  * A unit that was typed wins; without one the figure itself tells where it can mean one only (24 is kg
  * in tennis, lb in badminton), and wherever both could be meant, `houseUnit` decides.
+ *
+ * @example
+ * parseTicketTension('24½/23 kg', 'tennis', 'lb').ok // true
+ * parseTicketTension('a lot', 'tennis', 'kg').ok // false
  */
 export function parseTicketTension(
   text: string,
@@ -144,6 +148,10 @@ const FEET_INCHES = new RegExp(
 /**
  * A length in mm from `12.2`, `40ft`, `22'6"`, `33.6 cm`. `bareUnit` is what a figure without
  * a unit means where it is typed: metres for string, millimetres for a head.
+ *
+ * @example
+ * parseLength('40 ft', 'm') // { ok: true, value: 12192 }
+ * parseLength('9,5', 'm') // { ok: true, value: 9500 }
  */
 export function parseLength(text: string, bareUnit: 'm' | 'mm' | 'cm'): Result<number> {
   const tidy = plainFigures(text);
@@ -183,7 +191,12 @@ export function parseRow(text: string): Result<readonly number[]> {
   return success(values);
 }
 
-/** Hole numbers in a row, `7 9` or `7,9`; `none` is an empty list. */
+/**
+ * Hole numbers in a row, `7 9` or `7,9`; `none` is an empty list.
+ *
+ * @example
+ * parseHoleNumbers('7 9') // { ok: true, value: [7, 9] }
+ */
 export function parseHoleNumbers(text: string): Result<readonly number[]> {
   const tidy = plainFigures(text);
   if (/^(none|-|0)?$/i.test(tidy)) return success([]);
@@ -212,7 +225,12 @@ function labelsBy(shape: RegExp, text: string, how: string): Result<readonly str
   return success(labels);
 }
 
-/** One hole number, `10` or `10H`. */
+/**
+ * One hole number, `10` or `10H`.
+ *
+ * @example
+ * parseHoleNumber('12') // { ok: true, value: 12 }
+ */
 export function parseHoleNumber(text: string): Result<number> {
   const match = /^([1-9]\d?)[HT]?$/i.exec(plainFigures(text));
   return match
@@ -238,7 +256,12 @@ export interface StepDown {
   readonly unit: TensionUnit;
 }
 
-/** Outer strings stepped down, `3 x 5 lb`: how many, and by how much each. An empty text is none. */
+/**
+ * Outer strings stepped down, `3 x 5 lb`: how many, and by how much each. An empty text is none.
+ *
+ * @example
+ * parseStepDown('3 x 5 lb') // { ok: true, value: { strings: 3, by: 5, unit: 'lb' } }
+ */
 export function parseStepDown(text: string): Result<StepDown | null> {
   const tidy = plainFigures(text);
   if (/^(none|-)?$/i.test(tidy)) return success(null);
@@ -269,14 +292,24 @@ export function parseRemnants(text: string): Result<readonly number[]> {
   return success(lengths);
 }
 
-/** Money as typed, `18`, `18.50` or `18,5`, in minor units (cents). */
+/**
+ * Money as typed, `18`, `18.50` or `18,5`, in minor units (cents).
+ *
+ * @example
+ * parseMoney('16.50') // { ok: true, value: 1650 }
+ */
 export function parseMoney(text: string): Result<number> {
   const tidy = plainFigures(text);
   if (!/^\d{1,6}([.,]\d{1,2})?$/.test(tidy)) return failure('Write an amount such as 18 or 18.50.');
   return success(Math.round(decimal(tidy) * 100));
 }
 
-/** A whole number, `16`. */
+/**
+ * A whole number, `16`.
+ *
+ * @example
+ * parseCount('16') // { ok: true, value: 16 }
+ */
 export function parseCount(text: string): Result<number> {
   const tidy = plainFigures(text);
   return /^\d{1,3}$/.test(tidy)

@@ -15,7 +15,12 @@ const WEEKDAYS = ['sunday', 'monday', 'tuesday', 'wednesday', 'thursday', 'frida
 const CLOSING = '18:00';
 const EXAMPLES = 'Write a day, an hour or both: fri, +2d, 17:30, friday 5pm, 24 dec or 2026-12-01.';
 
-/** The workshop's clock at an instant. `timeZone` is an IANA name. */
+/**
+ * The workshop's clock at an instant. `timeZone` is an IANA name.
+ *
+ * @example
+ * wallTime(new Date('2026-01-05T08:00:00Z'), 'Europe/Vienna') // '2026-01-05T09:00'
+ */
 export function wallTime(instant: Date, timeZone: string): WallTime {
   const parts = new Intl.DateTimeFormat('sv-SE', {
     timeZone,
@@ -124,5 +129,10 @@ export function formatWall(wall: WallTime, now: WallTime): string {
   return `${format(asDate(wall), sameYear ? 'EEE d MMM' : 'EEE d MMM yyyy')} ${time}`;
 }
 
-/** `27 Nov 2026`. */
+/**
+ * `27 Nov 2026`.
+ *
+ * @example
+ * formatDay('2026-01-05T09:00') // '5 Jan 2026'
+ */
 export const formatDay = (wall: WallTime): string => format(asDate(wall), 'd MMM yyyy');

@@ -8,7 +8,12 @@ const KILOGRAMS: Record<Sport, readonly [least: number, most: number]> = {
   squash: [5, 18],
 };
 
-/** Least and most that a string of a sport is pulled at, N. */
+/**
+ * Least and most that a string of a sport is pulled at, N.
+ *
+ * @example
+ * pullLimits('tennis').leastN > 0 // true
+ */
 export const pullLimits = (sport: Sport): { readonly leastN: number; readonly mostN: number } => {
   const [least, most] = KILOGRAMS[sport];
   return { leastN: newtons(least, 'kg'), mostN: newtons(most, 'kg') };

@@ -15,15 +15,28 @@ export const tensionUnitSchema = z.enum(['kg', 'lb']);
 export type TensionUnit = z.infer<typeof tensionUnitSchema>;
 export type LengthSystem = 'metric' | 'imperial';
 
+/**
+ * @example
+ * otherTensionUnit('kg') // 'lb'
+ */
 export const otherTensionUnit = (unit: TensionUnit): TensionUnit => (unit === 'kg' ? 'lb' : 'kg');
 
-/** Pulls are written kg and lb on tickets, and meant as kilogram-force and pound-force. */
+/**
+ * Pulls are written kg and lb on tickets, and meant as kilogram-force and pound-force.
+ *
+ * @example
+ * newtons(24, 'kg') // 235.36
+ * newtons(55, 'lb') // 244.65
+ */
 export const newtons = (value: number, unit: TensionUnit): number =>
   value * (unit === 'kg' ? NEWTONS_PER_KGF : NEWTONS_PER_LBF);
 
 /**
  * Newtons back in a ticket's unit, to a step; 0.01 is finer than any ticket is written, coarser than
  * the error of a double, so that a typed 55 lb is 55 again after any number of conversions.
+ *
+ * @example
+ * inTensionUnit(235.36, 'kg') // 24
  */
 export const inTensionUnit = (n: number, unit: TensionUnit, step = 0.01): number =>
   roundTo(n / (unit === 'kg' ? NEWTONS_PER_KGF : NEWTONS_PER_LBF), step);
@@ -31,23 +44,58 @@ export const inTensionUnit = (n: number, unit: TensionUnit, step = 0.01): number
 /** The smallest step worth writing down: half a kilogram, or a pound (common practice). */
 export const TICKET_STEP: Record<TensionUnit, number> = { kg: 0.5, lb: 1 };
 
-/** `n` newtons rounded to the smallest step worth writing down in `unit`, in newtons. */
+/**
+ * `n` newtons rounded to the smallest step worth writing down in `unit`, in newtons.
+ *
+ * @example
+ * inTensionUnit(roundToTicketStep(newtons(23.7, 'kg'), 'kg'), 'kg') // 23.5
+ */
 export const roundToTicketStep = (n: number, unit: TensionUnit): number =>
   newtons(inTensionUnit(n, unit, TICKET_STEP[unit]), unit);
 
+/**
+ * @example
+ * mmFromFeet(40) // 12192
+ */
 export const mmFromFeet = (feet: number): number => feet * MM_PER_FOOT;
+/**
+ * @example
+ * squareInches(64516) // 100
+ */
 export const squareInches = (mm2: number): number => mm2 / MM2_PER_SQUARE_INCH;
+/**
+ * @example
+ * mm2FromSquareInches(100) // 64516
+ */
 export const mm2FromSquareInches = (in2: number): number => in2 * MM2_PER_SQUARE_INCH;
+/**
+ * @example
+ * ounces(300) // 10.58
+ */
 export const ounces = (grams: number): number => grams / GRAMS_PER_OUNCE;
+/**
+ * @example
+ * gramsFromOunces(11) // 311.8
+ */
 export const gramsFromOunces = (oz: number): number => oz * GRAMS_PER_OUNCE;
 
-/** `value` to the nearest multiple of `step`, free of binary dust (0.1 + 0.2 is 0.3). */
+/**
+ * `value` to the nearest multiple of `step`, free of binary dust (0.1 + 0.2 is 0.3).
+ *
+ * @example
+ * roundTo(23.26, 0.5) // 23.5
+ */
 export function roundTo(value: number, step: number): number {
   const decimals = Math.max(0, -Math.floor(Math.log10(step) + 1e-9));
   return Number((Math.round(value / step + 1e-9) * step).toFixed(decimals));
 }
 
-/** A tension in one unit: `24 kg`, `52.5 lb`; at most two decimals, none that are zero. */
+/**
+ * A tension in one unit: `24 kg`, `52.5 lb`; at most two decimals, none that are zero.
+ *
+ * @example
+ * formatTension(newtons(24, 'kg'), 'kg') // '24 kg'
+ */
 export const formatTension = (n: number, unit: TensionUnit): string =>
   `${inTensionUnit(n, unit)} ${unit}`;
 
@@ -58,18 +106,33 @@ export interface TicketTension {
   readonly unit: TensionUnit;
 }
 
-/** Ticket notation, mains/crosses: `55/53 lb`. */
+/**
+ * Ticket notation, mains/crosses: `55/53 lb`.
+ *
+ * @example
+ * formatTicket({ mainN: newtons(24, 'kg'), crossN: newtons(23, 'kg'), unit: 'kg' }) // '24/23 kg'
+ */
 export const formatTicket = ({ mainN, crossN, unit }: TicketTension): string =>
   `${inTensionUnit(mainN, unit)}/${inTensionUnit(crossN, unit)} ${unit}`;
 
-/** The same ticket in the other unit, to one decimal: `24.9/24 kg`. */
+/**
+ * The same ticket in the other unit, to one decimal: `24.9/24 kg`.
+ *
+ * @example
+ * formatTicketConverted({ mainN: newtons(24, 'kg'), crossN: newtons(23, 'kg'), unit: 'kg' }) // '52.9/50.7 lb'
+ */
 export function formatTicketConverted({ mainN, crossN, unit }: TicketTension): string {
   const other = otherTensionUnit(unit);
   const figure = (n: number) => inTensionUnit(n, other, 0.1);
   return `${figure(mainN)}/${figure(crossN)} ${other}`;
 }
 
-/** String length: metres to the centimetre, `6.05 m`. */
+/**
+ * String length: metres to the centimetre, `6.05 m`.
+ *
+ * @example
+ * formatMetres(12192) // '12.19 m'
+ */
 export const formatMetres = (mm: number): string => `${(mm / 1000).toFixed(2)} m`;
 
 /** String length in feet and whole inches, rounded to the nearest inch: `19 ft 10 in`. */
@@ -79,6 +142,10 @@ export function formatFeet(mm: number): string {
   return `${sign}${Math.floor(inches / 12)} ft ${inches % 12} in`;
 }
 
+/**
+ * @example
+ * formatStringLength(6100, 'metric') // '6.10 m'
+ */
 export const formatStringLength = (mm: number, system: LengthSystem): string =>
   system === 'metric' ? formatMetres(mm) : formatFeet(mm);
 

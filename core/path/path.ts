@@ -49,6 +49,9 @@ const columnOf = (main: number, side: Side, perSide: number): number =>
 /**
  * Whether the main lies over the cross, seen from the face. The weave is a chequerboard, so it
  * alternates along every string and from each string to the next.
+ *
+ * @example
+ * mainIsOver(1, 'left', 1, 8) !== mainIsOver(1, 'left', 2, 8) // true
  */
 export const mainIsOver = (main: number, side: Side, cross: number, perSide: number): boolean =>
   (columnOf(main, side, perSide) + cross) % 2 === 0;
@@ -65,7 +68,12 @@ export function meets(bed: Bed, main: number, cross: number): boolean {
   );
 }
 
-/** Mains of the whole bed from left to right. */
+/**
+ * Mains of the whole bed from left to right.
+ *
+ * @example
+ * mainsAcross(2).map(({ main, side }) => main + side[0]) // ['2l', '1l', '1r', '2r']
+ */
 export function mainsAcross(
   perSide: number,
 ): readonly { readonly main: number; readonly side: Side }[] {

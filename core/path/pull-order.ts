@@ -14,18 +14,33 @@ type Ahead = HouseRules['ahead'];
 
 const TURN: Record<Ahead, number> = { one: 1, two: 2, three: 3, 'three then six': 3, four: 4 };
 
-/** Most mains that one side may be ahead of the other. Common practice: never more than three, in badminton four. */
+/**
+ * Most mains that one side may be ahead of the other. Common practice: never more than three, in badminton four.
+ *
+ * @example
+ * mostAhead('badminton') // 4
+ */
 export const mostAhead = (sport: Sport): number => (sport === 'badminton' ? 4 : 3);
 
 /** Mains that one turn brings ahead; a custom that goes too far for its sport is held back. */
 const turnOf = (ahead: Ahead, sport: Sport): number => Math.min(TURN[ahead], mostAhead(sport));
 
+/**
+ * @example
+ * sideOf('M3L') // 'left'
+ */
 export const sideOf = (main: string): Side => (main.endsWith('L') ? 'left' : 'right');
 
 /** A flying clamp reaches from a string to its neighbour, or over one place that is still empty. */
 const CLAMP_REACH = 2;
 
-/** Whether two strings run side by side, near enough for one flying clamp to hold one by the other. */
+/**
+ * Whether two strings run side by side, near enough for one flying clamp to hold one by the other.
+ *
+ * @example
+ * runsBeside('M1L', 'M1R') // true
+ * runsBeside('C3', 'M3L') // false
+ */
 export function runsBeside(one: string, other: string): boolean {
   if (isMain(one) !== isMain(other)) return false;
   const place = (string: string) => {

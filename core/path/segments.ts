@@ -41,9 +41,21 @@ export const isRun = (segment: Segment): segment is Run =>
 
 export const isInside = (segment: Segment): segment is InsideString => segment.kind === 'inside';
 
+/**
+ * @example
+ * mainName(3, 'left') // 'M3L'
+ */
 export const mainName = (main: number, side: Side): string =>
   `M${main}${side === 'left' ? 'L' : 'R'}`;
+/**
+ * @example
+ * crossName(12) // 'C12'
+ */
 export const crossName = (cross: number): string => `C${cross}`;
+/**
+ * @example
+ * isMain('M3L') // true
+ */
 export const isMain = (string: string): boolean => string.startsWith('M');
 
 /** `7H left`. */

@@ -193,7 +193,12 @@ const metres = (mm: number | null): string => figure(mm === null ? null : mm / 1
 const percent = (fraction: number | null): string =>
   figure(fraction === null ? null : fraction * 100, 0.1);
 
-/** The texts that read back as these facts. */
+/**
+ * The texts that read back as these facts.
+ *
+ * @example
+ * stringEntrySchema.safeParse(emptyStringEntry).success // false
+ */
 export const stringEntryOf = (string: StringFacts): StringEntry => ({
   name: string.name,
   sport: string.sport,

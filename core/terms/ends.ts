@@ -8,5 +8,13 @@ export const sideSchema = z.enum(['left', 'right']);
 export type Side = z.infer<typeof sideSchema>;
 export const SIDES: readonly Side[] = sideSchema.options;
 
+/**
+ * @example
+ * opposite('head') // 'throat'
+ */
 export const opposite = (end: End): End => (end === 'head' ? 'throat' : 'head');
+/**
+ * @example
+ * otherSide('left') // 'right'
+ */
 export const otherSide = (side: Side): Side => (side === 'left' ? 'right' : 'left');

@@ -12,7 +12,13 @@ export type Family = z.infer<typeof familySchema>;
 
 export const FAMILIES: readonly Family[] = familySchema.options;
 
-/** Soft strings are stretched and advised alike; monofilament and aramid are not among them. */
+/**
+ * Soft strings are stretched and advised alike; monofilament and aramid are not among them.
+ *
+ * @example
+ * isSoftFamily('natural gut') // true
+ * isSoftFamily('monofilament') // false
+ */
 export const isSoftFamily = (family: Family): boolean =>
   family !== 'monofilament' && family !== 'aramid';
 
@@ -44,6 +50,9 @@ const MOST_STRETCH = 0.06;
  * EA of a string, N: its pull for each whole of its length that it is stretched.
  *
  * @param gaugeMm thickness, mm
+ *
+ * @example
+ * stringStiffnessN('monofilament', 1.25) // 5768
  */
 export const stringStiffnessN = (family: Family, gaugeMm: number): number =>
   (MODULUS_MPA[family] * Math.PI * gaugeMm ** 2) / 4;
