@@ -1,7 +1,7 @@
 /** What was done at the bench, event by event, and what it comes to. */
 import { z } from 'zod';
 import type { BenchStep } from './plan';
-import { mishapSchema } from './mishap';
+import { mishapSchema, wayIdSchema, wayTitled } from './mishap';
 import { textIn } from '../measure/reading';
 import { placeName } from '../path/segments';
 
@@ -17,7 +17,7 @@ const clockSchema = z.iso
   .datetime()
   .refine((at) => Date.parse(at) >= CLOCK.from && Date.parse(at) < CLOCK.until);
 
-export const deedSchema = z.discriminatedUnion('kind', [
+const deeds = z.discriminatedUnion('kind', [
   /** A bench opened the job. */
   z.object({ kind: z.literal('open') }),
   /** A step was done or taken back; with what the tension head really pulled, N. */
@@ -31,8 +31,22 @@ export const deedSchema = z.discriminatedUnion('kind', [
     string: z.string().regex(STRING_NAME).optional(),
     /** The way out that was taken, as it was offered. */
     way: textIn.max(200),
+    /** Which one it is; undefined where it is none that this version knows. */
+    wayId: wayIdSchema.optional(),
   }),
 ]);
+
+const titled = z.object({
+  kind: z.literal('mishap'),
+  way: z.string(),
+  wayId: z.undefined().optional(),
+});
+
+/** Ways out were kept by their title alone once; the title of then says which it was. */
+export const deedSchema = z.preprocess((deed) => {
+  const old = titled.safeParse(deed);
+  return old.success ? { ...(deed as object), wayId: wayTitled(old.data.way) } : deed;
+}, deeds);
 export type Deed = z.infer<typeof deedSchema>;
 
 export const benchEventSchema = z.object({

@@ -1,5 +1,14 @@
 import { describe, expect, it } from 'vitest';
-import { cameInWith, mishapSchema, MISHAP_WORDS, stringInHand, wayTaken, waysOut } from './mishap';
+import { deedSchema } from './log';
+import {
+  cameInWith,
+  mishapSchema,
+  MISHAP_WORDS,
+  stringInHand,
+  wayTaken,
+  waysOut,
+  wayTitled,
+} from './mishap';
 import { benchPlan, everyJob, FRAME, sequenceFor } from '../testing/bench-job';
 
 const twoPiece = sequenceFor(benchPlan());
@@ -86,16 +95,23 @@ describe('other mishaps', () => {
 
   it('comes back from what was kept of it, unless nothing is left to do', () => {
     const step = pullOf('C9');
-    const kept = { step, string: 'C8', way: 'Go back to before C8' };
-    expect(wayTaken(twoPiece, { ...kept, mishap: 'wrong hole' })?.undo.length).toBeGreaterThan(0);
-    expect(wayTaken(twoPiece, { ...kept, mishap: 'wrong hole', way: 'Fly' })).toBeUndefined();
+    const kept = { step, string: 'C8' } as const;
+    const taken = wayTaken(twoPiece, { ...kept, mishap: 'wrong hole', wayId: 'go back' });
+    expect(taken?.undo.length).toBeGreaterThan(0);
+    expect(wayTaken(twoPiece, { ...kept, mishap: 'wrong hole' })).toBeUndefined();
     expect(
-      wayTaken(twoPiece, {
-        ...kept,
-        mishap: 'pulled again',
-        way: 'Write down that C8 was pulled again',
-      }),
+      wayTaken(twoPiece, { ...kept, mishap: 'pulled again', wayId: 'write down' }),
     ).toBeUndefined();
+  });
+
+  it('is found by what it is, and not by its words, which older jobs kept alone', () => {
+    for (const mishap of mishapSchema.options)
+      for (const way of waysOut(twoPiece, pullOf('C18'), mishap, 'C18'))
+        expect(wayTitled(way.title), way.title).toBe(way.id);
+    expect(wayTitled('Fly')).toBeUndefined();
+    const old = { kind: 'mishap', mishap: 'wrong hole', string: 'C8', way: 'Go back to before C8' };
+    expect(deedSchema.parse(old)).toEqual({ ...old, wayId: 'go back' });
+    expect(deedSchema.parse({ ...old, wayId: 'patch' })).toEqual({ ...old, wayId: 'patch' });
   });
 
   it('is most likely about the string in hand, else the last that went in', () => {

@@ -24,7 +24,40 @@ export const MISHAP_WORDS: Record<Mishap, string> = {
   'pulled again': 'I pulled it again',
 };
 
+/** What a way out is, whatever its title says; jobs at the bench go by it. */
+export const wayIdSchema = z.enum([
+  'write down',
+  'pull again',
+  'go back',
+  'take the load off',
+  'bridge',
+  'begin again',
+  'patch',
+]);
+export type WayId = z.infer<typeof wayIdSchema>;
+
+/** How the titles began while jobs were kept by their title. */
+const FIRST_WORDS: Record<WayId, string> = {
+  'write down': 'Write down',
+  'pull again': 'Pull ',
+  'go back': 'Go back',
+  'take the load off': 'Stop,',
+  bridge: 'Bridge',
+  'begin again': 'Begin',
+  patch: 'Patch',
+};
+
+/**
+ * The way out that a title of then stood for; undefined for none.
+ *
+ * @example
+ * wayTitled('Go back to before M4R') // 'go back'
+ */
+export const wayTitled = (title: string): WayId | undefined =>
+  wayIdSchema.options.find((id) => title.startsWith(FIRST_WORDS[id]));
+
 export interface WayOut {
+  readonly id: WayId;
   readonly title: string;
   /** What is done by hand, in its order. */
   readonly words: readonly string[];
@@ -63,10 +96,19 @@ export function waysOut(
   const piece = pieceOf(sequence, string);
   switch (mishap) {
     case 'pulled again':
-      return [{ title: `Write down that ${string} was pulled again`, words: [], undo: [], done }];
+      return [
+        {
+          id: 'write down',
+          title: `Write down that ${string} was pulled again`,
+          words: [],
+          undo: [],
+          done,
+        },
+      ];
     case 'clamp slipped':
       return [
         {
+          id: 'pull again',
           title: `Pull ${string} again`,
           words: [
             `Take the tail of ${string} in the head at its figure; clean the clamp and set it as loosely as holds.`,
@@ -97,17 +139,18 @@ export function wayTaken(
     readonly step: number;
     readonly mishap: Mishap;
     readonly string?: string | undefined;
-    readonly way: string;
+    readonly wayId?: WayId | undefined;
   },
 ): WayOut | undefined {
   const way = waysOut(sequence, amiss.step, amiss.mishap, amiss.string).find(
-    ({ title }) => title === amiss.way,
+    ({ id }) => id === amiss.wayId,
   );
   return way && way.words.length + way.undo.length > 0 ? way : undefined;
 }
 
 function crackedFrame(done: number): WayOut {
   return {
+    id: 'take the load off',
     title: 'Stop, and take the load off',
     words: [
       'Let the head down. Pull no more.',
@@ -144,6 +187,7 @@ function back({ steps }: Sequence, done: number, string: string): WayOut {
   const at = cameInWith(steps, string);
   const to = at < 0 ? done : Math.min(at, done);
   return {
+    id: 'go back',
     title: `Go back to before ${string}`,
     words: ['Go on from there with the next step.'],
     undo: undoSteps(steps, done, to),
@@ -152,6 +196,7 @@ function back({ steps }: Sequence, done: number, string: string): WayOut {
 }
 
 const bridge = (done: number): WayOut => ({
+  id: 'bridge',
   title: 'Bridge the last pulls',
   words: [
     'A second clamp holds the tail, a length of scrap string goes from it to the head. Good for a hand’s breadth, not for a string.',
@@ -175,6 +220,7 @@ function beginAgain(
   const first = piece.strings.map((each) => cameInWith(steps, each)).filter((at) => at >= 0);
   const to = Math.min(done, ...first);
   return {
+    id: 'begin again',
     title: `Begin ${pieceWords(piece)} again with a new length`,
     words: [...words, `Take a new length, and go on from the start of ${pieceWords(piece)}.`],
     undo: undoSteps(steps, done, to),
@@ -206,6 +252,7 @@ function patch(sequence: Sequence, done: number, string: string): readonly WayOu
   if (before === undefined) return [];
   return [
     {
+      id: 'patch',
       title: `Patch: tie ${before} off and go on from ${string} with a second length`,
       words: [
         `Tie ${before} off at the nearest tie-off hole, and start ${string} with a second length on a knot or a starting clamp.`,

@@ -5,7 +5,7 @@ import { coveredHoles, leaps, longestRun, transitions } from '../path/covers';
 import { crossovers, runName } from '../path/groove';
 import type { CutAssumptions, PieceLength } from './lengths';
 import { METHOD_WORDS, METHODS, type Method } from '../terms/method';
-import type { Side } from '../terms/ends';
+import { opposite, otherSide, type Side } from '../terms/ends';
 import { beforeKnots, crossesEnd, runsOf, type Path, type PathChoice } from '../path/path';
 import { planCut, type PlannedString } from './plan';
 import { isMain } from '../path/segments';
@@ -180,11 +180,9 @@ export function usualChoice(bed: Bed, hybrid: boolean): PathChoice {
 
 /** The side from which the last cross arrives at a hole that is bored for its knot. */
 function usualCrossStart(bed: Bed): Side {
-  const end = crossesEnd(bed) === 'head' ? 'throat' : 'head';
+  const end = opposite(crossesEnd(bed));
   const bored = (side: Side) =>
     bed.holes.some((hole) => hole.end === end && hole.tieOff.includes(side));
   const finishOfLeft: Side = bed.spec.pattern.crosses % 2 === 0 ? 'left' : 'right';
-  return bored(finishOfLeft) || !bored(finishOfLeft === 'left' ? 'right' : 'left')
-    ? 'left'
-    : 'right';
+  return bored(finishOfLeft) || !bored(otherSide(finishOfLeft)) ? 'left' : 'right';
 }

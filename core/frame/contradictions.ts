@@ -8,7 +8,7 @@ import {
   type FrameProblem,
   type FrameSpec,
 } from './frame';
-import { letter, mainNumbers, numbersAt, slotsOf, type Skips } from './holes';
+import { letter, mainNumbers, numbersAt, SHORTEST_CROSS, slotsOf, type Skips } from './holes';
 import { ENDS, type End } from '../terms/ends';
 import type { Outline } from './outline';
 import { mainsStart } from './pattern';
@@ -40,9 +40,6 @@ export type Checked =
 
 const SKIP_FIELD = { head: 'headSkip', throat: 'throatSkip' } as const;
 const OUTERMOST_FIELD = { head: 'headOutermost', throat: 'throatOutermost' } as const;
-
-/** A cross shorter than this share of the head's width lies where only mains are. */
-const SHORTEST_CROSS = 0.3;
 
 /** Counts everything that was entered against everything else. Never throws on a spec of the right shape. */
 export function checkFrame(spec: FrameSpec): Checked {

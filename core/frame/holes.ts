@@ -41,6 +41,9 @@ export interface Slot {
 /** How close two neighbouring holes are ever bored, mm along the rim. Common practice, no source. */
 export const LEAST_HOLE_GAP: Record<Sport, number> = { tennis: 5, badminton: 3.5, squash: 4 };
 
+/** A cross shorter than this share of the head's width lies where only mains are. Our own figure. */
+export const SHORTEST_CROSS = 0.3;
+
 /**
  * @example
  * letter('head') // 'H'

@@ -2,7 +2,7 @@
 import { checkFrame } from './contradictions';
 import type { FrameField, FrameSpec } from './frame';
 import { letter } from './holes';
-import { ENDS } from '../terms/ends';
+import { ENDS, opposite } from '../terms/ends';
 
 /** One change after which the facts of a frame hold together. */
 export interface Mend {
@@ -49,7 +49,7 @@ function* singleChanges(spec: FrameSpec): Generator<Mend> {
       spec: { ...spec, holes: { ...holes, [end]: { ...holes[end], skip: to } } },
     });
     if (skip !== null) {
-      const other = holes[end === 'head' ? 'throat' : 'head'].skip;
+      const other = holes[opposite(end)].skip;
       if (other !== null) yield change(other);
       for (const gone of skip) yield change(skip.filter((hole) => hole !== gone));
       for (let hole = pattern.mains / 2 - 3; hole <= pattern.mains / 2 + skip.length; hole++)
@@ -82,7 +82,7 @@ function* singleChanges(spec: FrameSpec): Generator<Mend> {
         spec: { ...spec, bridgeHoles: bridgeHoles + by },
       };
   if (stringing.mainsStart !== null) {
-    const turned = stringing.mainsStart === 'head' ? 'throat' : 'head';
+    const turned = opposite(stringing.mainsStart);
     yield {
       field: 'mainsStart',
       says: `Mains start at the ${turned} instead of the ${stringing.mainsStart}`,

@@ -12,8 +12,8 @@
  */
 import { fitter, type Fitter } from '../maths/smooth-fit';
 import { halfPerimeter, rimAtArc, type Outline } from './outline';
-import type { End } from '../terms/ends';
-import type { Skips } from './holes';
+import { opposite, type End } from '../terms/ends';
+import { SHORTEST_CROSS, type Skips } from './holes';
 import { evenSpacing, type Spacing } from './spacing';
 import type { Sport } from '../terms/sport';
 
@@ -63,8 +63,6 @@ export const DEEPEST = 5;
 const READING_MM = 0.45;
 /** Frames leave the smooth curve by about this much, mm. */
 const UNEVEN_MM = 0.4;
-/** A cross shorter than this share of the width lies where only mains are. */
-const SHORTEST_CROSS = 0.3;
 /** From these shares on the best answer is called sure, and below it likely or a near tie. */
 const SURE = 0.998;
 const NEAR_TIE = 0.75;
@@ -366,7 +364,7 @@ function bestPairs(layout: Layout): readonly Pair[] {
   // A draft whose bound alone, beside the least of the other end, costs more than five known answers is out.
   const most = scouts[MOST_ANSWERS - 1]?.cost ?? Infinity;
   const worthIt = (end: End) => {
-    const other = all[end === 'head' ? 'throat' : 'head'][0]?.bound ?? 0;
+    const other = all[opposite(end)][0]?.bound ?? 0;
     return judge(
       end,
       all[end].filter(({ bound }) => bound + other <= most),

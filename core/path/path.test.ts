@@ -209,9 +209,9 @@ const choices = (bed: Bed): readonly PathChoice[] =>
     ),
   );
 
-/** Fresh random beds each time, by every method and choice of sides; drawn once for all that follows. */
+/** Random beds, the same each time, by every method and choice of sides; drawn once for all that follows. */
 const DRAWN = fc
-  .sample(anyBed, 30)
+  .sample(anyBed, { numRuns: 30, seed: 20_260_105 })
   .flatMap((bed) =>
     choices(bed).map((choice) => ({ bed, choice, path: pathThrough(bed, choice) })),
   );

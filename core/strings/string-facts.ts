@@ -2,7 +2,7 @@
 import { z } from 'zod';
 import { notForSchema, type NotFor } from './not-for';
 import { FAMILIES, SHAPES, type Family, type Shape } from '../terms/family';
-import { plainFigures } from '../measure/figures';
+import { decimal, plainFigures } from '../measure/figures';
 import { parseGauge } from '../measure/gauge';
 import { parseLength, parseMoney } from '../measure/parsing';
 import { lineText, nameText, noteText, optionalReading, reading, textIn } from '../measure/reading';
@@ -70,7 +70,7 @@ const parseWithin =
     const typed = new RegExp(`^(\\d{1,4}(?:[.,]\\d{1,3})?) ?(?:${unit})?$`, 'i').exec(
       plainFigures(text),
     )?.[1];
-    const value = Number(typed?.replace(',', '.'));
+    const value = decimal(typed ?? '');
     return typed !== undefined && value >= least && value <= most
       ? success(value)
       : failure(problem);

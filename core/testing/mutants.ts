@@ -2,6 +2,7 @@
 import type { Bed } from '../frame/bed';
 import { placeName, type HolePlace } from '../path/segments';
 import { MACHINE_CLAMPS, type Action } from '../bench/ledger';
+import { otherSide } from '../terms/ends';
 
 export interface Mutant {
   readonly what: string;
@@ -60,7 +61,7 @@ function spoilt(
     case 'tie':
       return oneOf(pick, [
         { ...action, at: anywhere(bed, pick) },
-        { ...action, at: { ...action.at, side: action.at.side === 'left' ? 'right' : 'left' } },
+        { ...action, at: { ...action.at, side: otherSide(action.at.side) } },
         { ...action, string: stray },
         { ...action, way: action.way === 1 ? -1 : 1 },
       ] as const);

@@ -35,7 +35,13 @@ export function demoBench(chance: Chance, { bed, sequence: made }: Job): BenchRe
       const [way] = waysOut(made.value, i, mishap, step.string);
       trouble = -1;
       if (way) {
-        note(way.done, { kind: 'mishap', mishap, string: step.string, way: way.title });
+        note(way.done, {
+          kind: 'mishap',
+          mishap,
+          string: step.string,
+          way: way.title,
+          wayId: way.id,
+        });
         i = way.done - 1;
         continue;
       }

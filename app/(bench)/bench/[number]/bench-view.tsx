@@ -237,7 +237,7 @@ export function BenchView(props: BenchViewProps) {
           done={done}
           take={(mishap, string, way) => {
             if (head.phase !== 'rest') head.release();
-            note(way.done, { kind: 'mishap', mishap, string, way: way.title });
+            note(way.done, { kind: 'mishap', mishap, string, way: way.title, wayId: way.id });
           }}
         />
       )}

@@ -88,7 +88,7 @@ export function MishapPanel({ close, sequence, done, take }: MishapPanelProps) {
             )}
             <ol className="grid gap-4">
               {ways.map((way, i) => (
-                <li key={way.title} className="border-hair border-t pt-3">
+                <li key={way.id} className="border-hair border-t pt-3">
                   <BenchButton
                     key={`${mishap} ${i}`}
                     autoFocus={i === 0}

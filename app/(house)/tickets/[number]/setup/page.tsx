@@ -3,7 +3,7 @@ import { SILENT, type Talk } from '@/core/advice/talk';
 import { formatTicket, formatTicketConverted } from '@/core/measure/units';
 import { openWorkshop } from '@/db/workshop';
 import { Fact, Facts } from '@/ui/facts';
-import { houseOf, lastJobOn, openTicket, type OpenTicket } from '../ticket';
+import { houseOf, isHybrid, lastJobOn, openTicket, type OpenTicket } from '../ticket';
 import { Waits } from '../waits';
 import { saveSetup } from './actions';
 import type { SetupEntry } from './setup-entry';
@@ -46,7 +46,7 @@ function entryOf({ ticket, setup }: OpenTicket, talk: Talk): SetupEntry {
     mainStringId: mains.string.id,
     mainGauge: mains.gaugeMm.toFixed(2),
     mainSupplied: mains.supplied,
-    hybrid: mains.string.id !== crosses.string.id || mains.gaugeMm !== crosses.gaugeMm,
+    hybrid: isHybrid(setup),
     crossStringId: crosses.string.id,
     crossGauge: crosses.gaugeMm.toFixed(2),
     crossSupplied: crosses.supplied,
