@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { count, eq } from 'drizzle-orm';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { studyFrame } from '@/core/frame/bed';
+import { drawnOf } from '@/core/record/drawn';
 import { usualJob } from '@/core/testing/jobs';
 import { jobRecordSchema, recordJob } from '@/core/record/record';
 import { frameSpec } from '@/core/testing/frame-spec';
@@ -41,11 +42,15 @@ async function withTicket() {
   return { bench, clientId, frameId, racket, ticket, requestKey };
 }
 
-function record(client = 'Ada', leftOverMm: readonly (number | null)[] = []) {
+function doneJob() {
   const { bed } = studyFrame(SPEC);
   if (!bed) throw new Error('no bed');
+  return usualJob({ bed });
+}
+
+function record(client = 'Ada', leftOverMm: readonly (number | null)[] = []) {
   return recordJob({
-    job: usualJob({ bed }),
+    job: doneJob(),
     client,
     racket: { frameName: 'Frame', mark: 'A1' },
     advice: null,
@@ -183,7 +188,8 @@ describe('finding', () => {
 describe('closing a job', () => {
   it('happens once, and later edits of the library leave the record alone', async () => {
     const { bench, frameId, ticket } = await withTicket();
-    const closing = { labourMinor: 1800, stringMinor: 1150, record: record() };
+    const drawn = drawnOf(doneJob());
+    const closing = { labourMinor: 1800, stringMinor: 1150, record: record(), drawn };
     const both = await Promise.all([
       bench.tickets.close(ticket.number, 1, closing),
       bench.tickets.close(ticket.number, 1, closing),
@@ -197,6 +203,9 @@ describe('closing a job', () => {
     expect(await bench.tickets.change(ticket.number, 2, { wish: 'too late' })).toBe('changed');
     await bench.frames.change(frameId, 1, { name: 'Renamed', spec: frameSpec({ mains: 18 }) });
     const [closed] = await bench.tickets.closed('Ada');
+    // What it drew is asked for by itself, and not carried about in lists.
+    expect(await bench.tickets.drawn(ticket.number)).toEqual(drawn);
+    expect(closed).not.toHaveProperty('drawn');
     const kept = jobRecordSchema.parse(closed?.record);
     expect(kept.racket.frameName).toBe('Frame');
     expect(kept.frame).toEqual(SPEC);
@@ -219,7 +228,12 @@ describe('closing a job', () => {
 
   it('teaches by the tails that somebody measured, this workshop only', async () => {
     const { bench, frameId, ticket, racket } = await withTicket();
-    const closing = { labourMinor: 0, stringMinor: 0, record: record('Ada', [900, null]) };
+    const closing = {
+      labourMinor: 0,
+      stringMinor: 0,
+      record: record('Ada', [900, null]),
+      drawn: drawnOf(doneJob()),
+    };
     await bench.tickets.close(ticket.number, 1, closing);
     const second = await bench.tickets.add(randomUUID(), { racketId: racket.id, ...ASKED });
     await bench.tickets.close(second.number, 1, { ...closing, record: record() });
@@ -244,6 +258,7 @@ describe('closing a job', () => {
     await bench.tickets.close(ticket.number, 1, {
       labourMinor: 0,
       stringMinor: 0,
+      drawn: drawnOf(doneJob()),
       record: { ...record(), bench: atTheBench },
     });
     expect(await bench.tickets.pastTimes('tennis')).toEqual(timed);
@@ -309,6 +324,7 @@ describe('closing a job', () => {
     await bench.tickets.close(ticket.number, 1, {
       labourMinor: 0,
       stringMinor: 0,
+      drawn: drawnOf(doneJob()),
       record: record(),
     });
     for (const text of [String(ticket.number), 'ad', 'fram', 'a1'])

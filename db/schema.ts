@@ -30,6 +30,7 @@ import {
   BUILD,
   CUT_ASSUMPTIONS,
   DEED,
+  DRAWN,
   FRAME_SPEC,
   HOUSE_RULES,
   JOB_RECORD,
@@ -246,6 +247,8 @@ export const tickets = pgTable(
     labourMinor: integer(),
     stringMinor: integer(),
     record: document(JOB_RECORD),
+    /** What it drew; null for an open ticket, and for one that was closed before it was kept. */
+    drawn: document(DRAWN),
   },
   (t) => [
     unique().on(t.workshopId, t.id),

@@ -5,6 +5,7 @@ import { deedSchema } from '@/core/bench/log';
 import { cutAssumptionsSchema } from '@/core/cut/lengths';
 import { frameSpecSchema } from '@/core/frame/frame';
 import { houseRulesSchema, USUAL_HOUSE } from '@/core/house/house-rules';
+import { drawnSchema } from '@/core/record/drawn';
 import { jobRecordSchema, type JobRecord } from '@/core/record/record';
 import type { Shape } from './document';
 
@@ -34,10 +35,8 @@ export const FRAME_SPEC = shape('What is read from a frame', frameSpecSchema);
 
 export const ADVICE = shape('The advice of a job', adviceRecordSchema);
 
-/** Shape 1 did not keep what it drew. */
-export const JOB_RECORD = shape<JobRecord>('The record of a job', jobRecordSchema, (old) => ({
-  ...old,
-  drawn: null,
-}));
+export const JOB_RECORD = shape<JobRecord>('The record of a job', jobRecordSchema);
+
+export const DRAWN = shape('What a job drew', drawnSchema);
 
 export const DEED = shape('What was done at the bench', deedSchema);

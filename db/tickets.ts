@@ -1,8 +1,23 @@
-import { and, asc, desc, eq, ilike, isNotNull, isNull, or, sql } from 'drizzle-orm';
+import {
+  and,
+  asc,
+  desc,
+  eq,
+  getTableColumns,
+  ilike,
+  isNotNull,
+  isNull,
+  or,
+  sql,
+} from 'drizzle-orm';
+import { z } from 'zod';
 import type { TimedPart } from '@/core/bench/times';
 import type { PastPiece } from '@/core/cut/learning';
+import type { Drawn } from '@/core/record/drawn';
 import {
   pieceDifference,
+  pieceRecordSchema,
+  timedSchema,
   type BenchRecord,
   type JobRecord,
   type PieceRecord,
@@ -12,7 +27,8 @@ import type { Connection } from './connection';
 import { containing, missed, type Saved } from './saving';
 import { clients, frames, rackets, tickets, workshops } from './schema';
 
-export type Ticket = typeof tickets.$inferSelect;
+/** What a job drew is asked for by itself. */
+export type Ticket = Omit<typeof tickets.$inferSelect, 'drawn'>;
 
 export type TakeInFacts = Pick<Ticket, 'racketId' | 'promised' | 'wish' | 'condition'>;
 export type SetupFacts = Pick<
@@ -45,6 +61,7 @@ export interface Closing {
   readonly labourMinor: number;
   readonly stringMinor: number;
   readonly record: JobRecord;
+  readonly drawn: Drawn;
 }
 
 /** A ticket as the lists show it. */
@@ -58,11 +75,13 @@ export type ListedTicket = Ticket & {
 
 /** The tickets and job records of one workshop. */
 export function ticketsOf(db: Connection, workshopId: string) {
+  // What a job drew is long, and only its own page shows it.
+  const { drawn, ...columns } = getTableColumns(tickets);
   const mine = and(eq(tickets.workshopId, workshopId), isNull(tickets.removedAt));
   const listed = () =>
     db
       .select({
-        ticket: tickets,
+        ticket: columns,
         clientId: rackets.clientId,
         clientName: clients.name,
         frameId: rackets.frameId,
@@ -105,9 +124,22 @@ export function ticketsOf(db: Connection, workshopId: string) {
     return rowCount ? 'saved' : missed(await get(number), facts);
   }
 
+  /** A part of a record, read through its own schema: the whole of it is long. */
+  const part = <T>(path: string, schema: z.ZodType<T>) =>
+    sql<T>`${tickets.record} #> ${`{${path}}`}`.mapWith((stored: unknown) => schema.parse(stored));
+
   return {
     get,
     change,
+
+    /** What a closed job drew; undefined where it was not kept. */
+    async drawn(number: number): Promise<Drawn | undefined> {
+      const [row] = await db
+        .select({ drawn })
+        .from(tickets)
+        .where(and(mine, eq(tickets.number, number)));
+      return row?.drawn ?? undefined;
+    },
 
     /** Open tickets, the earliest promise first. */
     async open(): Promise<ListedTicket[]> {
@@ -144,7 +176,10 @@ export function ticketsOf(db: Connection, workshopId: string) {
      */
     async pastPieces(sport: Sport, limit = 300): Promise<PastPiece<PieceRecord['name']>[]> {
       const rows = await db
-        .select({ frameId: rackets.frameId, record: tickets.record })
+        .select({
+          frameId: rackets.frameId,
+          pieces: part('plan,pieces', z.array(pieceRecordSchema)),
+        })
         .from(tickets)
         .innerJoin(rackets, eq(rackets.id, tickets.racketId))
         .where(
@@ -156,8 +191,8 @@ export function ticketsOf(db: Connection, workshopId: string) {
         )
         .orderBy(desc(tickets.closedAt))
         .limit(limit);
-      return rows.flatMap(({ frameId, record }) =>
-        (record?.plan.pieces ?? []).flatMap((piece) => {
+      return rows.flatMap(({ frameId, pieces }) =>
+        pieces.flatMap((piece) => {
           const off = pieceDifference(piece);
           return off === undefined ? [] : [{ frameId, name: piece.name, difference: off }];
         }),
@@ -167,7 +202,7 @@ export function ticketsOf(db: Connection, workshopId: string) {
     /** What the parts of the latest jobs of a sport took at the bench. */
     async pastTimes(sport: Sport, limit = 20): Promise<TimedPart[]> {
       const rows = await db
-        .select({ record: tickets.record })
+        .select({ timed: part('bench,timed', timedSchema) })
         .from(tickets)
         .where(
           and(
@@ -178,7 +213,7 @@ export function ticketsOf(db: Connection, workshopId: string) {
         )
         .orderBy(desc(tickets.closedAt))
         .limit(limit);
-      return rows.flatMap(({ record }) => record?.bench?.timed ?? []);
+      return rows.flatMap(({ timed }) => timed);
     },
 
     /** What was done on a racket, the latest first, with what is open on it. */
@@ -192,7 +227,7 @@ export function ticketsOf(db: Connection, workshopId: string) {
     /** The ticket that a form with this key has already made, if it was sent twice. */
     async byRequest(requestKey: string): Promise<Ticket | undefined> {
       const [row] = await db
-        .select()
+        .select(columns)
         .from(tickets)
         .where(and(mine, eq(tickets.requestKey, requestKey)));
       return row;
@@ -211,7 +246,7 @@ export function ticketsOf(db: Connection, workshopId: string) {
       const [row] = await db
         .insert(tickets)
         .values({ ...facts, requestKey, workshopId, number: (counter?.next ?? 1) - 1 })
-        .returning();
+        .returning(columns);
       return row as Ticket;
     },
 
@@ -226,10 +261,14 @@ export function ticketsOf(db: Connection, workshopId: string) {
     },
 
     /** Closes an open ticket for good, with its record. */
-    async close(number: number, version: number, closing: Closing): Promise<Saved> {
+    async close(
+      number: number,
+      version: number,
+      { drawn: drawing, ...closing }: Closing,
+    ): Promise<Saved> {
       const { rowCount } = await db
         .update(tickets)
-        .set({ ...closing, closedAt: new Date(), version: version + 1 })
+        .set({ ...closing, drawn: drawing, closedAt: new Date(), version: version + 1 })
         .where(
           and(
             mine,

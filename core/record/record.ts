@@ -10,7 +10,6 @@ import { cutAssumptionsSchema } from '../cut/lengths';
 import { methodSchema } from '../terms/method';
 import { MISHAP_WORDS } from '../bench/mishap';
 import { endSchema, sideSchema } from '../terms/ends';
-import { drawnOf, drawnSchema } from './drawn';
 import { cutSourceSchema } from '../cut/plan';
 import { jobStringSchema } from '../strings/job-string';
 import type { Job } from '../bench/job';
@@ -21,7 +20,7 @@ import { coverWords } from '../cut/wording';
 
 const pieceNameSchema = z.enum(['mains', 'crosses', 'whole']);
 
-const pieceRecordSchema = z.object({
+export const pieceRecordSchema = z.object({
   name: pieceNameSchema,
   cutMm: z.number(),
   /** What the parts add up to without what past jobs had taught. */
@@ -37,6 +36,10 @@ const pieceRecordSchema = z.object({
 
 export type PieceRecord = z.infer<typeof pieceRecordSchema>;
 
+export const timedSchema = z.array(
+  z.object({ group: stepGroupSchema, expectedS: z.number(), tookS: z.number() }),
+);
+
 /** What really happened at the bench. */
 const benchRecordSchema = z.object({
   /** Pauses left out. */
@@ -50,7 +53,7 @@ const benchRecordSchema = z.object({
   notes: z.array(z.object({ step: z.string(), text: z.string() })),
   mishaps: z.array(z.object({ step: z.string(), what: z.string(), way: z.string() })),
   /** What the parts of the job were expected to take and did take, s; teaches the next promise. */
-  timed: z.array(z.object({ group: stepGroupSchema, expectedS: z.number(), tookS: z.number() })),
+  timed: timedSchema,
   /** How far one side was ahead of the other at most, N. */
   imbalanceN: z.number(),
 });
@@ -93,8 +96,6 @@ export const jobRecordSchema = z.object({
     covered: z.array(z.string()),
     pieces: z.array(pieceRecordSchema),
   }),
-  /** What it drew; null in records of before it was kept. */
-  drawn: drawnSchema.nullable(),
   /** Null when it was strung without the bench view. */
   bench: benchRecordSchema.nullable().default(null),
   /** The same with what a bench without a connection sent after the job was closed; null when nothing came. */
@@ -205,7 +206,6 @@ export function recordJob({
         parts: parts.map((part) => ({ ...part })),
       })),
     },
-    drawn: drawnOf(job),
     bench,
     late: null,
     remarks,

@@ -9,6 +9,7 @@ import { usualChoice } from '@/core/cut/methods';
 import { recordJob, type JobRecord } from '@/core/record/record';
 import type { JobString } from '@/core/strings/job-string';
 import { jobOf } from '@/core/bench/job';
+import { drawnOf } from '@/core/record/drawn';
 import { USUAL_MACHINE } from '@/core/house/machine';
 import type { AdviceCase } from '@/core/advice/rule';
 import { recordAdvice, strungFrom } from '@/core/advice/record';
@@ -337,6 +338,7 @@ function closedTicket(
     labourMinor: LABOUR,
     stringMinor: stringPrice(price(racket.mains), price(racket.crosses)),
     record,
+    drawn: drawnOf(job),
   };
 }
 

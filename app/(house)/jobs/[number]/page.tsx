@@ -13,7 +13,7 @@ import { METHOD_WORDS } from '@/core/terms/method';
 import { pathThrough } from '@/core/path/path';
 import { inOrderOf } from '@/core/path/pull-order';
 import { formatDay, wallTime } from '@/core/measure/promised-time';
-import { redraw } from '@/core/record/drawn';
+import { redraw, type Drawn } from '@/core/record/drawn';
 import type { BenchRecord, JobRecord } from '@/core/record/record';
 import {
   formatStringLength,
@@ -37,7 +37,7 @@ import { Fact, Facts } from '@/ui/facts';
 /** Asked once for the title and the page. */
 const jobAt = cache(async (number: number) => {
   const { workshop, tickets } = await openWorkshop();
-  return { workshop, ticket: await tickets.get(number) };
+  return { workshop, tickets, ticket: await tickets.get(number) };
 });
 
 export async function generateMetadata({ params }: PageProps<'/jobs/[number]'>): Promise<Metadata> {
@@ -46,7 +46,7 @@ export async function generateMetadata({ params }: PageProps<'/jobs/[number]'>):
 }
 
 /** The bed and the way of its string as they were drawn; a record of before that was kept is drawn anew. */
-function drawingOf({ drawn, frame, plan, advice }: JobRecord) {
+function drawingOf({ frame, plan, advice }: JobRecord, drawn: Drawn | undefined) {
   if (drawn) return redraw(drawn, frame);
   const { bed } = studyFrame(frame);
   const path = bed && inOrderOf(pathThrough(bed, plan), frame.sport, advice?.house ?? USUAL_HOUSE);
@@ -55,11 +55,11 @@ function drawingOf({ drawn, frame, plan, advice }: JobRecord) {
 
 /** A job as it was done. Everything here comes from its own record, none of it from the library. */
 export default async function JobPage({ params }: PageProps<'/jobs/[number]'>) {
-  const { workshop, ticket } = await jobAt(routeNumber((await params).number));
+  const { workshop, ticket, tickets } = await jobAt(routeNumber((await params).number));
   if (!ticket?.closedAt || !ticket.record) notFound();
   const { record } = ticket;
   const { setup, plan, frame } = record;
-  const drawing = drawingOf(record);
+  const drawing = drawingOf(record, await tickets.drawn(ticket.number));
   const length = (mm: number) => formatStringLength(mm, workshop.lengthSystem);
   const money = (minor: number | null) => formatMoney(minor ?? 0, workshop.currency);
   const strung = ({ name, gaugeMm, suppliedByClient }: typeof setup.mains) =>

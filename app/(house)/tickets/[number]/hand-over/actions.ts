@@ -4,6 +4,7 @@ import { action, entryOf, rowVersion, ticketNumber } from '@/app/action';
 import { answerTo, misread, refused } from '@/app/answers';
 import type { Job } from '@/core/bench/job';
 import { benchLog } from '@/core/bench/log';
+import { drawnOf } from '@/core/record/drawn';
 import { recordBench, recordJob, type BenchRecord } from '@/core/record/record';
 import type { Records } from '@/db/workshop';
 import { jobAt, ticketAt, type OpenTicket } from '../ticket';
@@ -46,6 +47,7 @@ export const closeJob = action(
         labourMinor: read.data.labour,
         stringMinor: read.data.string,
         record,
+        drawn: drawnOf(job),
       });
       return answerTo(saved, 'ticket', `/jobs/${number}`);
     });
