@@ -1,6 +1,7 @@
 /** Finds the tension of the same feel beside the interface. */
 import { studyFrame } from '@/core/frame/bed';
 import { sameFeel, type BedStrings, type SameFeel } from '@/core/advice/same-feel';
+import type { Result } from '@/core/terms/result';
 import type { FrameSpec } from '@/core/frame/frame';
 import type { TicketTension } from '@/core/measure/units';
 
@@ -15,7 +16,7 @@ export interface FeelQuestion {
 export interface FeelAnswer {
   readonly id: number;
   /** Undefined when one of the frames makes no bed. */
-  readonly found: SameFeel | undefined;
+  readonly found: Result<SameFeel> | undefined;
 }
 
 addEventListener('message', ({ data }: MessageEvent<FeelQuestion>) => {

@@ -139,8 +139,7 @@ export function settle(mesh: Mesh, forces: readonly number[]): readonly number[]
     }
     const found = solveBanded(matrix, forces);
     const before = mm;
-    const next = turn === 0 ? found : found.map((each, i) => (each + (before[i] as number)) / 2);
-    mm = next;
+    mm = turn === 0 ? found : found.map((each, i) => (each + (before[i] as number)) / 2);
     const deepest = Math.max(...found.map(Math.abs));
     const moved = Math.max(...found.map((each, i) => Math.abs(each - (before[i] as number))));
     if (turn > 0 && moved <= AT_REST * deepest) break;

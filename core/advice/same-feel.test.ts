@@ -1,5 +1,11 @@
 import { describe, expect, it } from 'vitest';
-import { bedStiffness, discStiffness, netOf, sameFeel, type BedStrings } from './same-feel';
+import {
+  bedStiffness,
+  discStiffness,
+  netOf,
+  sameFeel as askSameFeel,
+  type BedStrings,
+} from './same-feel';
 import { bedOf } from '../testing/frame-spec';
 import { R, roundNet } from '../testing/nets';
 import type { OutlineFamily } from '../frame/outline';
@@ -10,6 +16,12 @@ const both = (family: BedStrings['mains']['family'], gaugeMm: number): BedString
   crosses: { family, gaugeMm },
 });
 const NYLON = both('multifilament', 1.3);
+
+function sameFeel(...asked: Parameters<typeof askSameFeel>) {
+  const found = askSameFeel(...asked);
+  if (!found.ok) throw new Error(found.problem);
+  return found.value;
+}
 
 // Source: Timoshenko, Theory of Plates and Shells, the membrane under a load spread on a disc of radius a
 // in its middle: mean deflection of the disc is P(ln(R/a) + 1/4)/2πT′. Derived by hand from pR²/4T′.
@@ -89,6 +101,25 @@ describe('the same feel on another frame', () => {
     expect(growth(both('aramid', 1.25))).toBeLessThan(growth(NYLON));
     expect(growth(NYLON)).toBeLessThan(1.1);
     expect(growth(NYLON)).toBeGreaterThan(1.09);
+  });
+
+  it('is found between the smallest head and the largest, and said to be none where there is none', () => {
+    const small = bedOf({ lengthMm: 300, widthMm: 220, mains: 18, crosses: 20 });
+    const large = bedOf({ lengthMm: 370, widthMm: 285, mains: 14, crosses: 16 });
+    const pulls = (kg: number) => ({ mainN: newtons(kg, 'kg'), crossN: newtons(kg, 'kg') });
+    for (const kg of [14, 24, 40])
+      for (const [from, to] of [
+        [small, large],
+        [large, small],
+      ] as const) {
+        const { stiffness, mainN, crossN } = sameFeel(from, pulls(kg), to, NYLON);
+        expect(bedStiffness(to, { mainN, crossN }, NYLON)).toBeCloseTo(stiffness, 6);
+      }
+    // A slack bed still stretches, so the small dense one is never as soft as the large open one at 5 kg.
+    expect(askSameFeel(large, pulls(5), small, NYLON)).toEqual({
+      ok: false,
+      problem: expect.stringContaining('No tension makes the other frame so soft') as string,
+    });
   });
 
   it('is found for every sport, and for a teardrop', () => {

@@ -6,6 +6,7 @@
 import type { Bed } from '../frame/bed';
 import { stringStiffnessN, type Family } from '../terms/family';
 import { meshOf, settle, type Mesh, type Net, type NetString, type Point } from './net';
+import { failure, success, type Result } from '../terms/result';
 import type { Sport } from '../terms/sport';
 import type { TicketTension } from '../measure/units';
 
@@ -166,27 +167,43 @@ export interface SameFeel {
 }
 
 const SEARCHES = 30;
+/** Beyond these no other frame is strung for the sake of feel. */
+const LEAST_RATIO = 0.25;
+const MOST_RATIO = 4;
 
 /**
  * The tension on another frame that makes its bed as stiff with the same strings, crosses to mains as
  * they were. Stiffness rises with tension a little less than in proportion, as stretch adds its own
- * part, so the ratio is found by the secant.
+ * part, so the ratio is found by the secant; a slack bed has that part still, so a very soft one may
+ * have no like on another frame, and then the sentence says so.
  */
-export function sameFeel(from: Bed, tension: Tension, to: Bed, strings: BedStrings): SameFeel {
+export function sameFeel(
+  from: Bed,
+  tension: Tension,
+  to: Bed,
+  strings: BedStrings,
+): Result<SameFeel> {
   const at = (ratio: number): Tension => ({
     mainN: tension.mainN * ratio,
     crossN: tension.crossN * ratio,
   });
   const stiffness = bedStiffness(from, tension, strings);
   const off = (ratio: number) => bedStiffness(to, at(ratio), strings) / stiffness - 1;
+  if (off(LEAST_RATIO) > 0)
+    return failure(
+      'No tension makes the other frame so soft: its strings are stiffer by their own stretch, even at a quarter of this.',
+    );
+  if (off(MOST_RATIO) < 0)
+    return failure('No tension makes the other frame so stiff, not even four times this one.');
   let [before, ratio] = [1, 1.05];
   let [offBefore, offNow] = [off(before), off(ratio)];
   if (offBefore === 0) ratio = before;
   for (let i = 0; i < SEARCHES && offNow !== offBefore && ratio !== before; i++) {
-    const next = ratio - (offNow * (ratio - before)) / (offNow - offBefore);
+    const step = ratio - (offNow * (ratio - before)) / (offNow - offBefore);
+    const next = Math.min(MOST_RATIO, Math.max(LEAST_RATIO, step));
     [before, offBefore] = [ratio, offNow];
     [ratio, offNow] = [next, off(next)];
     if (Math.abs(offNow) < 1e-10) break;
   }
-  return { stiffness, ratio, ...at(ratio) };
+  return success({ stiffness, ratio, ...at(ratio) });
 }

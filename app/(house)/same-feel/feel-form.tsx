@@ -67,12 +67,13 @@ export function FeelForm({ frames, from, unit, lockOut }: FeelFormProps) {
       ? { mains: strings.mains.value, crosses: strings.crosses.value }
       : undefined;
   const alike = before && after && before.spec.sport === after.spec.sport;
-  const found = useSameFeel({
+  const answer = useSameFeel({
     from: alike ? before.spec : undefined,
     to: alike ? after.spec : undefined,
     tension: known,
     strings: strung,
   });
+  const found = answer?.ok ? answer.value : undefined;
   const ticket = found && known && rounded(found, known.unit);
   const options = frames.map(({ id, name, spec }) => ({ id, text: name, detail: spec.sport }));
   return (
@@ -140,7 +141,11 @@ export function FeelForm({ frames, from, unit, lockOut }: FeelFormProps) {
           </>
         ) : (
           <p className="label">
-            {alike && known && strung ? 'Working it out …' : 'Choose both frames and a tension.'}
+            {answer && !answer.ok
+              ? answer.problem
+              : alike && known && strung
+                ? 'Working it out …'
+                : 'Choose both frames and a tension.'}
           </p>
         )}
         <p className="label mt-3 max-w-prose">

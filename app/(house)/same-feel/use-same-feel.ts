@@ -2,6 +2,7 @@
 
 import { useEffect, useRef, useState } from 'react';
 import type { BedStrings, SameFeel } from '@/core/advice/same-feel';
+import type { Result } from '@/core/terms/result';
 import type { FrameSpec } from '@/core/frame/frame';
 import type { TicketTension } from '@/core/measure/units';
 import type { FeelAnswer, FeelQuestion } from '@/workers/feel.worker';
@@ -14,7 +15,7 @@ interface Asked {
 }
 
 /** The tension of the same feel, worked out in a worker; undefined until it answers. */
-export function useSameFeel({ from, to, tension, strings }: Asked): SameFeel | undefined {
+export function useSameFeel({ from, to, tension, strings }: Asked): Result<SameFeel> | undefined {
   const worker = useRef<Worker>(undefined);
   const asked = useRef(0);
   const [answer, setAnswer] = useState<FeelAnswer>();
