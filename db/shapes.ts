@@ -4,7 +4,7 @@ import { SILENT, talkSchema } from '@/core/advice/talk';
 import { deedSchema } from '@/core/bench/log';
 import { cutAssumptionsSchema } from '@/core/cut/lengths';
 import { frameSpecSchema } from '@/core/frame/frame';
-import { houseRulesSchema, USUAL_HOUSE } from '@/core/house/house-rules';
+import { keptHouseSchema } from '@/core/house/house-rules';
 import { drawnSchema } from '@/core/record/drawn';
 import { jobRecordSchema, type JobRecord } from '@/core/record/record';
 import type { Shape } from './document';
@@ -17,11 +17,7 @@ const shape = <T>(
 
 export const CUT_ASSUMPTIONS = shape('What a cut assumes', cutAssumptionsSchema);
 
-/** A question that was not asked yet when the house answered stands as is usual. */
-export const HOUSE_RULES = shape('The house rules', houseRulesSchema, (old) => ({
-  ...USUAL_HOUSE,
-  ...old,
-}));
+export const HOUSE_RULES = shape('The house rules', keptHouseSchema);
 
 /** What was not asked yet was not said. */
 export const TALK = shape('What a client said', talkSchema, (old) => ({ ...SILENT, ...old }));

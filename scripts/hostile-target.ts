@@ -58,12 +58,10 @@ async function ownRows(db: Database, workshopId: string): Promise<Rows> {
   const frame = racket?.frameId && (await records.frames.get(racket.frameId));
   const string = ready?.mainStringId && (await records.strings.get(ready.mainStringId));
   if (!client || !frame || !string) throw new Error('No ticket is ready for the bench.');
-  const [clientId, frameId, stringId, machineId] = [0, 1, 2, 3].map(() => randomUUID()) as [
-    string,
-    string,
-    string,
-    string,
-  ];
+  const clientId = randomUUID();
+  const frameId = randomUUID();
+  const stringId = randomUUID();
+  const machineId = randomUUID();
   await records.clients.add({ ...client, name: 'Hostile' }, clientId);
   await records.frames.add({ name: 'Hostile', spec: frame.spec }, frameId);
   await records.strings.add({ ...string, name: 'Hostile, of its own' }, stringId);

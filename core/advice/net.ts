@@ -79,6 +79,8 @@ interface Link {
 function linksOf({ nodes, at, net }: Mesh): readonly {
   readonly string: NetString;
   readonly links: readonly Link[];
+  /** Of all links together, before anything presses, mm. */
+  readonly flatMm: number;
 }[] {
   const string = (it: NetString, along: readonly (number | undefined)[]) => {
     const known = along.filter((index): index is number => index !== undefined);
@@ -90,7 +92,7 @@ function linksOf({ nodes, at, net }: Mesh): readonly {
       if (before !== undefined) return [{ a: before, b: after, mm }];
       return after === undefined ? [] : [{ a: after, b: undefined, mm }];
     });
-    return { string: it, links };
+    return { string: it, links, flatMm: links.reduce((sum, { mm }) => sum + mm, 0) };
   };
   return [
     ...net.mains.map((main, i) =>
@@ -124,11 +126,10 @@ export function settle(mesh: Mesh, forces: readonly number[]): readonly number[]
   let mm: readonly number[] = mesh.nodes.map(() => 0);
   for (let turn = 0; turn < MOST_TURNS; turn++) {
     const matrix = bandedMatrix(mesh.nodes.length, width);
-    for (const { string, links } of strings) {
+    for (const { string, links, flatMm } of strings) {
       const lengths = links.map((link) => stretched(link, mm));
-      const flat = links.reduce((sum, link) => sum + link.mm, 0);
-      const longer = lengths.reduce((sum, each) => sum + each, 0) - flat;
-      const tension = string.tensionN + (flat > 0 ? (string.eaN * longer) / flat : 0);
+      const longer = lengths.reduce((sum, each) => sum + each, 0) - flatMm;
+      const tension = string.tensionN + (flatMm > 0 ? (string.eaN * longer) / flatMm : 0);
       links.forEach(({ a, b }, i) => {
         const stiffness = tension / (lengths[i] as number);
         addTo(matrix, a, a, stiffness);

@@ -1,6 +1,6 @@
 /** What a job keeps of the advice it was made with, whatever the house rules become. */
 import { z } from 'zod';
-import { houseRulesSchema, USUAL_HOUSE } from '../house/house-rules';
+import { keptHouseSchema } from '../house/house-rules';
 import { talkSchema } from './talk';
 import type { TicketTension } from '../measure/units';
 import { outlook, reasonsFor, spokenAgainst } from './advise';
@@ -10,12 +10,6 @@ import { climb, type Step, type Switched } from './staircase';
 import { wordsForClient } from './words';
 
 const pullsSchema = z.object({ mainN: z.number(), crossN: z.number() });
-
-/** A question that was not asked yet when the job was done stands as is usual. */
-const keptHouseSchema = z
-  .record(z.string(), z.unknown())
-  .transform((kept) => ({ ...USUAL_HOUSE, ...kept }))
-  .pipe(houseRulesSchema);
 
 export const adviceRecordSchema = z.object({
   talk: talkSchema,

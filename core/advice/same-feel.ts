@@ -4,17 +4,15 @@
  * weave, the give of the frame and that of the ball are left out.
  */
 import type { Bed } from '../frame/bed';
-import { stringStiffnessN, type Family } from '../terms/family';
+import type { JobString } from '../strings/job-string';
+import { stringStiffnessN } from '../terms/family';
 import { meshOf, settle, type Mesh, type Net, type NetString, type Point } from './net';
 import { failure, success, type Result } from '../terms/result';
 import type { Sport } from '../terms/sport';
 import type { TicketTension } from '../measure/units';
 
-/** What a bed is strung with, as far as its stretch goes. */
-export interface StretchOf {
-  readonly family: Family;
-  readonly gaugeMm: number;
-}
+/** A string as far as its stretch goes. */
+export type StretchOf = Pick<JobString, 'family' | 'gaugeMm'>;
 
 export interface BedStrings {
   readonly mains: StretchOf;
@@ -118,10 +116,7 @@ function membraneTension({ mains, crosses }: Net): number {
       gap: Math.abs(place - (places[i] as number)),
       off: Math.abs(place + (places[i] as number)) / 2,
     }));
-    return gaps.reduce(
-      (best, each) => (each.off < best.off ? each : best),
-      gaps[0] ?? { gap: NaN, off: 0 },
-    ).gap;
+    return gaps.toSorted((a, b) => a.off - b.off)[0]?.gap ?? NaN;
   };
   const across = mains.map((string) => xAt(string, 0));
   const down = crosses.map((string) => yAt(string, 0));

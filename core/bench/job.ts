@@ -5,7 +5,7 @@ import {
   cutSource,
   planCut,
   type CutPlan,
-  type CutSource,
+  type CutSourceKind,
   type Learnt,
   type SourceCheck,
 } from '../cut/plan';
@@ -27,7 +27,7 @@ export interface JobQuestion {
   readonly tension: TicketTension;
   readonly choice: PathChoice;
   /** What it is cut from, and the lengths of remnants, mm. */
-  readonly cutFrom: CutSource['kind'];
+  readonly cutFrom: CutSourceKind;
   readonly remnantsMm: readonly number[];
   readonly assumptions: CutAssumptions;
   readonly learnt: Learnt;

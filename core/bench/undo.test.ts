@@ -15,7 +15,7 @@ describe('back to an earlier step', () => {
     expect(last?.words).toBe(
       'Take the tail of M3R in the head again, free clamp 1, set clamp 1 on M2R, let the head down slowly, draw M3R out.',
     );
-    expect(inTensionUnit(last?.take?.n ?? 0, 'lb')).toBe(52);
+    expect(inTensionUnit(last?.take?.pullN ?? 0, 'lb')).toBe(52);
     expect(before?.take?.string).toBe('M2R');
   });
 

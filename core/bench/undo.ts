@@ -8,7 +8,7 @@ export interface UndoStep {
   readonly of: number;
   readonly words: string;
   /** The head takes this string again, at so many newtons, before a holder is moved. */
-  readonly take?: { readonly string: string; readonly n: number };
+  readonly take?: { readonly string: string; readonly pullN: number };
   readonly free: readonly Holder[];
   readonly put: readonly { readonly holder: Holder; readonly string: string }[];
   /** Strings that are drawn out again. */
@@ -99,7 +99,7 @@ function undoOne(steps: readonly BenchStep[], of: number): UndoStep | undefined 
   return {
     of,
     words: `${words.join(', ')}.`,
-    ...(pulled && { take: { string: pulled.string, n: pulled.pullN } }),
+    ...(pulled && { take: { string: pulled.string, pullN: pulled.pullN } }),
     free,
     put,
     draw,

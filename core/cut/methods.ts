@@ -10,6 +10,7 @@ import { beforeKnots, crossesEnd, runsOf, type Path, type PathChoice } from '../
 import { planCut, type PlannedString } from './plan';
 import { isMain } from '../path/segments';
 import type { Sport } from '../terms/sport';
+import { crossFinish } from '../frame/pattern';
 
 /** Why a frame cannot be strung this way, or nothing when it can. */
 export function methodProblem(bed: Bed, method: Method, hybrid: boolean): string | undefined {
@@ -183,6 +184,6 @@ function usualCrossStart(bed: Bed): Side {
   const end = opposite(crossesEnd(bed));
   const bored = (side: Side) =>
     bed.holes.some((hole) => hole.end === end && hole.tieOff.includes(side));
-  const finishOfLeft: Side = bed.spec.pattern.crosses % 2 === 0 ? 'left' : 'right';
+  const finishOfLeft = crossFinish('left', bed.spec.pattern.crosses);
   return bored(finishOfLeft) || !bored(otherSide(finishOfLeft)) ? 'left' : 'right';
 }

@@ -85,7 +85,7 @@ export interface SetLengths {
 
 /** What a choice at the Cut station means for these two strings. */
 export function cutSource(
-  kind: CutSource['kind'],
+  kind: CutSourceKind,
   { mainSetMm, crossSetMm, remnantsMm }: SetLengths,
 ): CutSource {
   switch (kind) {

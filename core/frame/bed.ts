@@ -7,7 +7,7 @@ import { ENDS, type End } from '../terms/ends';
 import { perimeter, strungArea, type Outline } from './outline';
 import { mainsFinish, mainsStart } from './pattern';
 import { placeHoles } from './placement';
-import type { SkipProposal } from './skip-solver';
+import { NO_PROPOSAL, type SkipProposal } from './skip-solver';
 
 export interface Bed {
   readonly spec: FrameSpec;
@@ -51,12 +51,7 @@ export function studyFrame(spec: FrameSpec): Study {
   const { counted } = checked;
   const { outline, skips, proposed, proposal, ruled } = counted;
   const { holes, uneven } = placeHoles(spec, outline, skips, ruled);
-  const bed = {
-    ...bedFrom(spec, outline, holes, skips),
-    proposedSkips: proposed,
-    proposal,
-    ruled: ruled !== undefined,
-  };
+  const bed = { ...bedFrom(spec, outline, holes, skips), proposedSkips: proposed, proposal };
   return {
     problems: [],
     cautions: cautionsOf(spec, counted, uneven, bed.look),
@@ -91,7 +86,7 @@ export function bedFrom(
     crossHoles,
     skips,
     proposedSkips: skips,
-    proposal: { answers: [], certainty: 'near tie' },
+    proposal: NO_PROPOSAL,
     ruled: spec.holes.positionsMm !== null,
     look: lookTest(outline, mainHoles, crossHoles),
     mainsStart: start,

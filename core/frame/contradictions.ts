@@ -16,7 +16,7 @@ import { evenSkips, fansOut, roomProblem, usualArcs, usualCrossLength } from './
 import { pullLimits, USUAL_PULL_N } from '../measure/pull-limits';
 import { ruledArcs } from './ruled';
 import { formatTension, newtons } from '../measure/units';
-import { solveSkips, type SkipProposal, type SkipQuestion } from './skip-solver';
+import { NO_PROPOSAL, solveSkips, type SkipProposal, type SkipQuestion } from './skip-solver';
 
 /** A frame whose facts hold together, as far as counting goes. */
 export interface Counted {
@@ -100,8 +100,6 @@ export function checkFrame(spec: FrameSpec): Checked {
   if (rest.length > 0) return refuse(rest);
   return { ok: true, counted: { outline, ruled, skips, proposed, proposal } };
 }
-
-const NO_PROPOSAL: SkipProposal = { answers: [], certainty: 'near tie' };
 
 /** The likeliest skips for what is known. A certainty is never more than likely on assumed places. */
 function proposeSkips(

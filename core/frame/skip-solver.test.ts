@@ -145,6 +145,14 @@ describe('what is found', () => {
   });
 });
 
+it('answers too where the ends leave no cross in the middle', () => {
+  const bed = bedOf({ mains: 12, crosses: 14 });
+  const crosses = 6;
+  const arcs = bed.holes.map(({ arc }) => arc).slice(0, 12 + crosses);
+  const seen = { head: { ...NOTHING, count: 4 }, throat: { ...NOTHING, count: 7 } };
+  expect(() => solveSkips(question(bed, { arcs, crosses, seen }))).not.toThrow();
+});
+
 describe('what is known prunes', () => {
   const bed = bedOf({ head: [7, 9], throat: [7, 9] });
   const seen = (known: Partial<SeenSkips>) => ({

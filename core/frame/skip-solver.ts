@@ -168,11 +168,10 @@ function layoutOf(question: SkipQuestion): Layout {
     depth,
     lastCross,
     usual: spacing,
+    // The centre line lies half a gap inside the first main, and mains begin there.
     mainFit: bentFitter(
-      // The centre line lies half a gap inside the first main.
-      Array.from({ length: mainsPerSide }, (_, i) => [i + 0.5]),
-      mainGap,
-      { widen: spacing.mainWiden, bend: MAIN_BEND },
+      Array.from({ length: mainsPerSide }, (_, i) => i + 0.5),
+      { gap: mainGap, widen: spacing.mainWiden, bend: MAIN_BEND, begins: 'at the centre' },
     ),
     crossFit: {
       head: crossFitter(lastCross.head - mainsPerSide + shared.head.length, crossGap),
@@ -183,30 +182,32 @@ function layoutOf(question: SkipQuestion): Layout {
 
 const crossFitter = (count: number, gap: number): Fitter =>
   bentFitter(
-    Array.from({ length: count }, (_, v) => [1, v]),
-    gap,
-    { widen: CROSS_WIDEN, bend: CROSS_BEND },
+    Array.from({ length: count }, (_, v) => v),
+    { gap, widen: CROSS_WIDEN, bend: CROSS_BEND, begins: 'anywhere' },
   );
 
 /**
- * A straight row of strings, whose free columns end in the number of each, that bends a little at every
- * other string: gaps may stay equal, then widen, in steps or steadily, as long as no step is large.
+ * A straight row of strings by their numbers, that bends a little at every other string: gaps may stay
+ * equal, then widen, in steps or steadily, as long as no step is large.
  */
 function bentFitter(
-  straight: readonly (readonly number[])[],
-  gap: number,
-  { widen, bend }: { readonly widen: number; readonly bend: number },
+  numbers: readonly number[],
+  row: {
+    readonly gap: number;
+    readonly widen: number;
+    readonly bend: number;
+    readonly begins: 'at the centre' | 'anywhere';
+  },
 ): Fitter {
-  const numbers = straight.map((row) => row.at(-1) as number);
+  const { gap, widen, bend, begins } = row;
+  const start = begins === 'anywhere' ? [1] : [];
   const bends: number[] = [];
-  for (let at = 1.5; at < (numbers.at(-1) as number) - 0.9; at += 2) bends.push(at);
+  for (let at = 1.5; at < (numbers.at(-1) ?? 0) - 0.9; at += 2) bends.push(at);
   return fitter(
-    straight.map((row, i) => [
-      ...row,
-      ...bends.map((at) => Math.max(0, (numbers[i] as number) - at)),
-    ]),
+    numbers.map((number) => [...start, number, ...bends.map((at) => Math.max(0, number - at))]),
     [
-      ...(straight[0] as readonly number[]).map(() => undefined),
+      ...start.map(() => undefined),
+      undefined,
       ...bends.map(() => ({ mean: (widen * gap) / bends.length, deviation: bend * gap })),
     ],
   );
@@ -338,6 +339,9 @@ export function possibleSkips(question: SkipQuestion): Record<End, readonly (rea
   return { head: skipSets(layout, 'head'), throat: skipSets(layout, 'throat') };
 }
 
+/** Nothing is proposed: nothing was asked, or counting allows no answer. */
+export const NO_PROPOSAL: SkipProposal = { answers: [], certainty: 'near tie' };
+
 interface Pair {
   readonly head: EndCandidate;
   readonly throat: EndCandidate;
@@ -403,7 +407,7 @@ function join(
 export function solveSkips(question: SkipQuestion): SkipProposal {
   const { arcs, mainsPerSide, crosses, shared } = question;
   const needed = 2 * mainsPerSide + crosses - shared.head.length - shared.throat.length;
-  if (arcs.length !== needed) return { answers: [], certainty: 'near tie' };
+  if (arcs.length !== needed) return NO_PROPOSAL;
   const best = bestPairs(layoutOf(question));
   const least = best[0]?.cost ?? 0;
   const total = best.reduce((sum, { cost }) => sum + Math.exp(least - cost), 0);

@@ -289,6 +289,12 @@ export const USUAL_HOUSE: HouseRules = {
   lockOutMeasured: false,
 };
 
+/** House rules as they were kept: a question that was not asked yet then stands as is usual. */
+export const keptHouseSchema = z
+  .record(z.string(), z.unknown())
+  .transform((kept) => ({ ...USUAL_HOUSE, ...kept }))
+  .pipe(houseRulesSchema);
+
 /** Whether two workshops, or one at two times, stand alike on everything. */
 export const sameHouse = (a: HouseRules, b: HouseRules): boolean =>
   (Object.keys(USUAL_HOUSE) as (keyof HouseRules)[]).every((name) => a[name] === b[name]);

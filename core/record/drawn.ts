@@ -14,6 +14,7 @@ import {
 } from '../path/segments';
 import { endSchema, sideSchema } from '../terms/ends';
 import { methodSchema } from '../terms/method';
+import { knotRecordSchema, pieceNameSchema } from './record';
 
 const holeSchema = z.object({
   label: z.string(),
@@ -42,34 +43,25 @@ const segmentSchema = z.discriminatedUnion('kind', [
     string: z.string(),
     from: place,
     to: place,
-    /** The strings that it crosses, in order: those it lies over, and all. */
+    /** The strings that it crosses, in order, and those of them that it lies over. */
     crossed: z.array(z.string()),
     over: z.array(z.string()),
   }),
 ]);
 
+type SegmentDrawn = z.infer<typeof segmentSchema>;
+
 const pathSchema = z.object({
   method: methodSchema,
   shortSide: sideSchema,
-  pieces: z.array(
-    z.object({ name: z.enum(['mains', 'crosses', 'whole']), segments: z.array(segmentSchema) }),
-  ),
+  pieces: z.array(z.object({ name: pieceNameSchema, segments: z.array(segmentSchema) })),
   order: z.array(z.string()),
   crossStart: sideSchema,
   crossFinish: sideSchema,
   crossCount: z.number(),
   crossesFrom: endSchema,
   knots: z.array(
-    z.object({
-      string: z.string(),
-      ties: z.enum(['main', 'cross']),
-      end: endSchema,
-      side: sideSchema,
-      from: z.string(),
-      hole: z.string(),
-      bored: z.boolean(),
-      tiedAfter: z.number(),
-    }),
+    knotRecordSchema.extend({ from: z.string(), bored: z.boolean(), tiedAfter: z.number() }),
   ),
 });
 
@@ -82,7 +74,7 @@ export const drawnSchema = z.object({
 
 export type Drawn = z.infer<typeof drawnSchema>;
 
-function segmentDrawn(segment: Segment): Drawn['path']['pieces'][number]['segments'][number] {
+function segmentDrawn(segment: Segment): SegmentDrawn {
   if (segment.kind === 'tail') return { kind: 'tail', at: placeName(segment.at) };
   const ends = { from: placeName(segment.from), to: placeName(segment.to) };
   if (segment.kind !== 'inside') return { kind: segment.kind, ...ends };
@@ -147,7 +139,7 @@ export function redraw(
     const [label = '', side] = name.split(' ');
     return { hole: holeAt(label), side: sideSchema.parse(side) };
   };
-  const segment = (each: Drawn['path']['pieces'][number]['segments'][number]): Segment => {
+  const segment = (each: SegmentDrawn): Segment => {
     if (each.kind === 'tail') return { kind: 'tail', at: placeAt(each.at) };
     const ends = { from: placeAt(each.from), to: placeAt(each.to) };
     if (each.kind !== 'inside') return { kind: each.kind, ...ends };

@@ -18,7 +18,7 @@ import type { Sport } from '../terms/sport';
 import { tensionUnitSchema } from '../measure/units';
 import { coverWords } from '../cut/wording';
 
-const pieceNameSchema = z.enum(['mains', 'crosses', 'whole']);
+export const pieceNameSchema = z.enum(['mains', 'crosses', 'whole']);
 
 export const pieceRecordSchema = z.object({
   name: pieceNameSchema,
@@ -60,6 +60,15 @@ const benchRecordSchema = z.object({
 
 export type BenchRecord = z.infer<typeof benchRecordSchema>;
 
+export const knotRecordSchema = z.object({
+  string: z.string(),
+  ties: z.enum(['main', 'cross']),
+  end: endSchema,
+  side: sideSchema,
+  /** Its label, `8H`. */
+  hole: z.string(),
+});
+
 export const jobRecordSchema = z.object({
   client: z.string(),
   racket: z.object({ frameName: z.string(), mark: z.string() }),
@@ -83,15 +92,7 @@ export const jobRecordSchema = z.object({
     mainsStart: endSchema,
     mainsFinish: endSchema,
     skips: z.object({ head: z.array(z.number()), throat: z.array(z.number()) }),
-    knots: z.array(
-      z.object({
-        string: z.string(),
-        ties: z.enum(['main', 'cross']),
-        end: endSchema,
-        side: sideSchema,
-        hole: z.string(),
-      }),
-    ),
+    knots: z.array(knotRecordSchema),
     /** Holes that were covered, in words. */
     covered: z.array(z.string()),
     pieces: z.array(pieceRecordSchema),
@@ -105,7 +106,7 @@ export const jobRecordSchema = z.object({
 
 export type JobRecord = z.infer<typeof jobRecordSchema>;
 
-export interface RecordFacts {
+interface RecordFacts {
   readonly job: Job;
   readonly client: string;
   readonly racket: JobRecord['racket'];

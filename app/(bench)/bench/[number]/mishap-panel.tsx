@@ -128,7 +128,7 @@ export function WayOutView({ way, unit }: { readonly way: WayOut; readonly unit:
         {way.undo.map(({ of, words, take }) => (
           <li key={of}>
             {words}
-            {take && <span className="figure"> ({formatTension(take.n, unit)})</span>}
+            {take && <span className="figure"> ({formatTension(take.pullN, unit)})</span>}
           </li>
         ))}
         {way.words.map((words) => (

@@ -26,7 +26,7 @@ export default async function PracticeOnFrame({ params }: PageProps<'/practice/[
   const unit = workshop.tensionUnit;
   const range = printedRange(frame.spec);
   const n = roundToTicketStep(range ? (range.minN + range.maxN) / 2 : UNKNOWN_N, unit);
-  const custom = { ...USUAL_HOUSE, ...workshop.houseRules };
+  const custom = workshop.houseRules ?? USUAL_HOUSE;
   const crosses = crossesStep(custom, frame.spec.sport);
   const tension = {
     mainN: roundToTicketStep(n + crosses.mainN, unit),

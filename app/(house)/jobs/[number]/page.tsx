@@ -35,13 +35,13 @@ import { StrungBed } from '@/ui/bed/strung-bed';
 import { Fact, Facts } from '@/ui/facts';
 
 /** Asked once for the title and the page. */
-const jobAt = cache(async (number: number) => {
+const closedTicket = cache(async (number: number) => {
   const { workshop, tickets } = await openWorkshop();
   return { workshop, tickets, ticket: await tickets.get(number) };
 });
 
 export async function generateMetadata({ params }: PageProps<'/jobs/[number]'>): Promise<Metadata> {
-  const { ticket } = await jobAt(routeNumber((await params).number));
+  const { ticket } = await closedTicket(routeNumber((await params).number));
   return { title: ticket?.record ? `Job ${ticket.number}, ${ticket.record.client}` : 'Nothing' };
 }
 
@@ -55,7 +55,7 @@ function drawingOf({ frame, plan, advice }: JobRecord, drawn: Drawn | undefined)
 
 /** A job as it was done. Everything here comes from its own record, none of it from the library. */
 export default async function JobPage({ params }: PageProps<'/jobs/[number]'>) {
-  const { workshop, ticket, tickets } = await jobAt(routeNumber((await params).number));
+  const { workshop, ticket, tickets } = await closedTicket(routeNumber((await params).number));
   if (!ticket?.closedAt || !ticket.record) notFound();
   const { record } = ticket;
   const { setup, plan, frame } = record;

@@ -135,7 +135,8 @@ function plannedChoice(ticket: ListedTicket, bed: Bed, hybrid: boolean): PathCho
   return { method, shortSide, crossStart };
 }
 
-const jobString = ({ string, gaugeMm, supplied }: Setup['mains']): JobString => ({
+/** A chosen string as it goes into a job. */
+export const jobString = ({ string, gaugeMm, supplied }: Setup['mains']): JobString => ({
   name: string.name,
   family: string.family,
   shape: string.shape,
@@ -189,11 +190,7 @@ export async function lastJobOn({ ticket }: OpenTicket): Promise<LastJob | undef
 export const houseOf = (
   { ticket, workshop }: Pick<OpenTicket, 'ticket' | 'workshop'>,
   todays: boolean,
-): HouseRules => ({
-  // What the house was not asked about when it answered stands as is usual.
-  ...USUAL_HOUSE,
-  ...((todays ? undefined : ticket.advice?.house) ?? workshop.houseRules),
-});
+): HouseRules => (todays ? undefined : ticket.advice?.house) ?? workshop.houseRules ?? USUAL_HOUSE;
 
 /** Two strings, or two thicknesses of one: two pieces from two sets. */
 export const isHybrid = ({ mains, crosses }: Setup): boolean =>

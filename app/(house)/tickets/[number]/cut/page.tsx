@@ -1,6 +1,6 @@
 import { usualChoice } from '@/core/cut/methods';
 import { openWorkshop } from '@/db/workshop';
-import { houseOf, isHybrid, learntFor, openTicket, usualCutSource } from '../ticket';
+import { houseOf, isHybrid, jobString, learntFor, openTicket, usualCutSource } from '../ticket';
 import { Waits } from '../waits';
 import { saveCut } from './actions';
 import { remnantText } from './cut-entry';
@@ -15,13 +15,6 @@ export default async function CutStation({ params }: PageProps<'/tickets/[number
   if (!frame || !study?.bed) return <Waits number={ticket.number} path="frame" what="the frame" />;
   if (!setup) return <Waits number={ticket.number} path="setup" what="the setup" />;
   const { machines } = await openWorkshop();
-  const stocked = ({ string, gaugeMm }: typeof setup.mains, pullN: number) => ({
-    family: string.family,
-    gaugeMm,
-    pullN,
-    setMm: string.setMm,
-    stretch: string.stretch,
-  });
   const hybrid = isHybrid(setup);
   return (
     <CutForm
@@ -36,8 +29,8 @@ export default async function CutStation({ params }: PageProps<'/tickets/[number
         machineId: ticket.machineId ?? '',
       }}
       spec={frame.spec}
-      mains={stocked(setup.mains, setup.tension.mainN)}
-      crosses={stocked(setup.crosses, setup.tension.crossN)}
+      mains={{ ...jobString(setup.mains), pullN: setup.tension.mainN }}
+      crosses={{ ...jobString(setup.crosses), pullN: setup.tension.crossN }}
       tension={setup.tension}
       hybrid={hybrid}
       assumptions={workshop.cutAssumptions}
