@@ -54,7 +54,7 @@ describe('the lines of a tension head', () => {
     'constructor',
     'string wire',
   ])('refuse “%s” with a sentence', (line) => {
-    expect(readToHead(line)).toEqual({ ok: false, problem: expect.stringMatching(/\.$/) });
+    expect(readToHead(line)).toMatchObject({ ok: false, problem: expect.stringMatching(/\.$/) });
   });
 
   it.each(['reading', 'reading x', 'fault burn 3.0', 'head stand-in', 'hold 5 6', 'set 3'])(

@@ -76,10 +76,9 @@ const FROM_HEAD = {
 function read<T>(kinds: Readonly<Record<string, z.ZodType<T>>>, line: string): Result<T> {
   const [first = '', ...rest] = line.trim().split(' ');
   const kind = Object.hasOwn(kinds, first) ? kinds[first] : undefined;
-  if (!kind)
-    return failure(`“${first}” is no line of this protocol: ${Object.keys(kinds).join(', ')}.`);
+  if (!kind) return failure('head.no line', { typed: first, known: Object.keys(kinds).join(', ') });
   const read = kind.safeParse(rest.join(' '));
-  return read.success ? success(read.data) : failure(`“${line.trim()}” cannot be read.`);
+  return read.success ? success(read.data) : failure('head.unread', { typed: line.trim() });
 }
 
 /** A line from the bench, or a sentence that says what is wrong with it. */

@@ -8,7 +8,7 @@ import { METHOD_WORDS } from '@/core/terms/method';
 import { methodProblem, pathCautions, possibleMethods } from '@/core/cut/methods';
 import type { PathChoice } from '@/core/path/path';
 import { planCut, type PlannedString } from '@/core/cut/plan';
-import { failure, success, type Result } from '@/core/terms/result';
+import { success, type Result } from '@/core/terms/result';
 import { formatArea, formatFeet, formatMetres, roundTo } from '@/core/measure/units';
 import {
   coverWords,
@@ -106,7 +106,7 @@ const partData = ({ parts }: PieceLength): Record<string, number> =>
 /** The plan of a job as plain data, or why this frame cannot be strung so. */
 export function planData({ bed, study, choice, string, assumptions }: PlanQuestion) {
   const refused = methodProblem(bed, choice.method, false);
-  if (refused) return failure(refused);
+  if (refused) return refused;
   const { path, pieces } = planCut(bed, { mains: string, crosses: string }, choice, assumptions);
   return success({
     path,

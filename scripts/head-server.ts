@@ -46,7 +46,7 @@ function serve(socket: WebSocket, pull: PullKind): void {
   // A frame that breaks the protocol ends its own link, and the head goes on.
   socket.on('error', () => socket.terminate());
   socket.on('message', (data, isBinary) => {
-    const read = isBinary ? failure('Lines are text.') : readToHead(String(data));
+    const read = isBinary ? failure('head.binary') : readToHead(String(data));
     if (!read.ok) return say({ say: 'refused', why: read.problem });
     const line = read.value;
     switch (line.say) {

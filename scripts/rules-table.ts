@@ -3,7 +3,7 @@ import type { Rule, Translation } from '@/core/advice/rule';
 import { RULES } from '@/core/advice/rules';
 import { TRANSLATIONS } from '@/core/advice/translations';
 import { sourceWords } from '@/core/advice/words';
-import { HOUSE_QUESTIONS } from '@/core/house/house-rules';
+import { questionWords } from '@/core/house/house-rules';
 import { SPORTS } from '@/core/terms/sport';
 
 const START = '<!-- rules: written by npm run formats -->';
@@ -23,7 +23,7 @@ function doing(rule: Rule): string {
 function row(rule: Rule | Translation, does: string): string {
   const { title, sports, rank, school, source, why } = rule;
   const where = sports.length === SPORTS.length ? 'all' : sports.join(', ');
-  const differ = school ? ` (${HOUSE_QUESTIONS[school].title.toLowerCase()})` : '';
+  const differ = school ? ` (${questionWords(school).toLowerCase()})` : '';
   return `| ${title} | ${where} | ${does} | ${rank}${differ} | ${sourceWords(source)} | ${why} |`;
 }
 

@@ -109,7 +109,7 @@ const WORKS: readonly (readonly [string, () => unknown])[] = [
   ],
   ['prove a sequence at the bench, 16 × 19', () => benchSequence(job)],
   ['the log of a whole job', () => benchLog(events)],
-  ['undo a whole job', () => undoSteps(steps, steps.length, 0)],
+  ['undo a whole job', () => sequence.ok && undoSteps(sequence.value, steps.length, 0)],
   ['mend 17 mains', () => singleFixes({ ...tennis, pattern: { ...tennis.pattern, mains: 17 } })],
 ];
 

@@ -7,6 +7,7 @@ import type { BenchStep } from '@/core/bench/plan';
 import { sideOf } from '@/core/path/pull-order';
 import { isMain, placeName } from '@/core/path/segments';
 import { strungAfter, type Sequence } from '@/core/bench/sequence';
+import { english } from '@/core/terms/words/english';
 import { inTensionUnit, type LengthSystem, type TensionUnit } from '@/core/measure/units';
 import { BedDrawing } from '@/ui/bed/bed-drawing';
 import { useLowLight } from './use-low-light';
@@ -34,13 +35,14 @@ export function BenchFrame({
   title,
   tools,
   bed,
-  sequence: { steps, path },
+  sequence,
   done,
   secret = false,
   lengthSystem,
   children,
   footer,
 }: BenchFrameProps) {
+  const { steps, path } = sequence;
   const [lowLight, turnLight] = useLowLight();
   const page = useRef<HTMLElement>(null);
   useEffect(() => {
@@ -53,7 +55,7 @@ export function BenchFrame({
     return () => main?.removeEventListener('click', giveBack);
   }, []);
   const step = steps[done];
-  const strung = strungAfter(steps, done);
+  const strung = strungAfter(sequence, done);
   // The drawing shows what is in and, bright, the string in hand.
   const pulls = step?.kind === 'pull' || step?.kind === 'pull again';
   const inHand = pulls && !secret ? step.string : undefined;
@@ -195,17 +197,17 @@ export function StepInHand({
           small ? 'text-[min(5.5vw,4.2vh,1.9rem)]' : 'text-[min(6vw,5vh,2.25rem)]',
         )}
       >
-        {words}
+        {english(words)}
       </p>
       {hands && <p className="bench-line mt-1 first-letter:uppercase">{hands}</p>}
-      {why && <p className="text-soft mt-1 text-lg">{why}</p>}
+      {why && <p className="text-soft mt-1 text-lg">{english(why)}</p>}
       {notes.map((note) => (
         <p key={note} className="border-ink bench-line mt-1 border-l-4 pl-3">
           {note}
         </p>
       ))}
-      {caution && <p className="text-warn bench-line mt-1">{caution}</p>}
-      {tips.length > 0 && <p className="mt-1 text-lg">{tips.join(' · ')}</p>}
+      {caution && <p className="text-warn bench-line mt-1">{english(caution)}</p>}
+      {tips.length > 0 && <p className="mt-1 text-lg">{tips.map(english).join(' · ')}</p>}
     </>
   );
 }

@@ -184,12 +184,8 @@ export function sameFeel(
   });
   const stiffness = bedStiffness(from, tension, strings);
   const off = (ratio: number) => bedStiffness(to, at(ratio), strings) / stiffness - 1;
-  if (off(LEAST_RATIO) > 0)
-    return failure(
-      'No tension makes the other frame so soft: its strings are stiffer by their own stretch, even at a quarter of this.',
-    );
-  if (off(MOST_RATIO) < 0)
-    return failure('No tension makes the other frame so stiff, not even four times this one.');
+  if (off(LEAST_RATIO) > 0) return failure('same feel.too soft');
+  if (off(MOST_RATIO) < 0) return failure('same feel.too stiff');
   let [before, ratio] = [1, 1.05];
   let [offBefore, offNow] = [off(before), off(ratio)];
   if (offBefore === 0) ratio = before;

@@ -1,5 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { openLedger, type Action } from './ledger';
+import { english } from '../terms/words/english';
+import type { Action } from './actions';
+import { openLedger } from './ledger';
 import type { ClampSet } from '../house/machine';
 import { pathThrough, type PathChoice } from '../path/path';
 import { isInside, placeName } from '../path/segments';
@@ -23,7 +25,7 @@ function problemOf(actions: readonly Action[], machine = MACHINE): string | unde
   const ledger = openLedger(bed, PATH, machine, FIGURES);
   for (const action of actions) {
     const problem = ledger.take(action);
-    if (problem !== undefined) return problem;
+    if (problem) return english(problem);
   }
   return undefined;
 }
@@ -165,7 +167,7 @@ describe('the ledger', () => {
       /C2 is pulled before M\d[LR], which it crosses/,
     );
     const ledger = openLedger(bed, PATH, MACHINE, FIGURES);
-    expect(ledger.unfinished()).toContain('under tension');
+    expect(ledger.unfinished()?.key).toBe('ledger.not all in');
   });
 
   it('refuses a string that the path does not have', () => {

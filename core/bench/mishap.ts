@@ -1,5 +1,6 @@
 /** What goes wrong at the bench, and the honest ways out of it. */
 import { z } from 'zod';
+import { say } from '../terms/words/english';
 import type { BenchStep } from './plan';
 import { isInside, isMain } from '../path/segments';
 import { strungAfter, type Sequence } from './sequence';
@@ -15,14 +16,8 @@ export const mishapSchema = z.enum([
 ]);
 export type Mishap = z.infer<typeof mishapSchema>;
 
-export const MISHAP_WORDS: Record<Mishap, string> = {
-  'string broke': 'The string broke',
-  'clamp slipped': 'A clamp slipped',
-  'wrong hole': 'A string is in the wrong hole',
-  'short of string': 'The string is too short',
-  'frame cracked': 'The frame cracks',
-  'pulled again': 'I pulled it again',
-};
+/** What is said to have gone wrong. */
+export const mishapWords = (mishap: Mishap): string => say(`mishap.${mishap}`);
 
 /** What a way out is, whatever its title says; jobs at the bench go by it. */
 export const wayIdSchema = z.enum([
@@ -71,8 +66,8 @@ export interface WayOut {
 }
 
 /** The string that a mishap at this step is most likely about: the one in hand, else the last that went in. */
-export function stringInHand({ steps }: Sequence, done: number): string | undefined {
-  return steps[done]?.string ?? strungAfter(steps, done).at(-1);
+export function stringInHand(sequence: Sequence, done: number): string | undefined {
+  return sequence.steps[done]?.string ?? strungAfter(sequence, done).at(-1);
 }
 
 /** Index of the step with which a string came in. */
@@ -99,7 +94,7 @@ export function waysOut(
       return [
         {
           id: 'write down',
-          title: `Write down that ${string} was pulled again`,
+          title: say('way.write down', { string }),
           words: [],
           undo: [],
           done,
@@ -109,11 +104,8 @@ export function waysOut(
       return [
         {
           id: 'pull again',
-          title: `Pull ${string} again`,
-          words: [
-            `Take the tail of ${string} in the head at its figure; clean the clamp and set it as loosely as holds.`,
-            `Look at ${string} where the clamp was: tooth marks or flat spots mean that it comes out.`,
-          ],
+          title: say('way.pull again', { string }),
+          words: [say('way.pull again.1', { string }), say('way.pull again.2', { string })],
           undo: [],
           done,
         },
@@ -125,7 +117,7 @@ export function waysOut(
       return [brokenPiece(sequence, done, string, piece), ...patch(sequence, done, string)];
     case 'short of string': {
       const anew = beginAgain(sequence, done, string, piece, [
-        `Cut the new length for ${pieceWords(piece)} longer than the old one: lay the old one beside it.`,
+        say('way.begin again.longer', { piece: piece.name }),
       ]);
       return isNearEnd(sequence, done, piece) ? [bridge(done), anew] : [anew];
     }
@@ -151,16 +143,16 @@ export function wayTaken(
 function crackedFrame(done: number): WayOut {
   return {
     id: 'take the load off',
-    title: 'Stop, and take the load off',
+    title: say('way.take the load off'),
     words: [
-      'Let the head down. Pull no more.',
-      'Cut the strings out from the centre in a plus, a few at a time, so that the load leaves evenly.',
-      'Then open the mounts, mark the crack, and keep the racket as it is for the client.',
+      say('way.take the load off.1'),
+      say('way.take the load off.2'),
+      say('way.take the load off.3'),
     ],
     undo: [],
     done,
-    tell: 'A crack showed in your frame at the bench, so the stringing was stopped and the strings were cut out. Please come and look at it; the maker decides on a guarantee.',
-    caution: 'A cracking frame can give way at once: glasses on, hands off the hoop.',
+    tell: say('way.take the load off.tell'),
+    caution: say('way.take the load off.caution'),
   };
 }
 
@@ -178,54 +170,51 @@ function pieceOf({ path }: Sequence, string: string): PieceFacts {
 }
 
 /** No more than two of a piece's strings are still to be pulled. */
-function isNearEnd({ steps }: Sequence, done: number, { strings }: PieceFacts): boolean {
-  const strung = strungAfter(steps, done);
+function isNearEnd(sequence: Sequence, done: number, { strings }: PieceFacts): boolean {
+  const strung = strungAfter(sequence, done);
   return strings.filter((each) => !strung.includes(each)).length <= 2;
 }
 
-function back({ steps }: Sequence, done: number, string: string): WayOut {
-  const at = cameInWith(steps, string);
+function back(sequence: Sequence, done: number, string: string): WayOut {
+  const at = cameInWith(sequence.steps, string);
   const to = at < 0 ? done : Math.min(at, done);
   return {
     id: 'go back',
-    title: `Go back to before ${string}`,
-    words: ['Go on from there with the next step.'],
-    undo: undoSteps(steps, done, to),
+    title: say('way.go back', { string }),
+    words: [say('way.go back.1')],
+    undo: undoSteps(sequence, done, to),
     done: to,
   };
 }
 
 const bridge = (done: number): WayOut => ({
   id: 'bridge',
-  title: 'Bridge the last pulls',
-  words: [
-    'A second clamp holds the tail, a length of scrap string goes from it to the head. Good for a hand’s breadth, not for a string.',
-  ],
+  title: say('way.bridge'),
+  words: [say('way.bridge.1')],
   undo: [],
   done,
-  caution: 'A bridge that slips lets the tail fly: glasses on, face aside.',
+  caution: say('step.bridge.caution'),
 });
-
-const pieceWords = ({ name }: PieceFacts): string =>
-  name === 'whole' ? 'the whole bed' : `the ${name}`;
 
 /** Everything of a piece comes out in its order, and a new length goes in. */
 function beginAgain(
-  { steps }: Sequence,
+  sequence: Sequence,
   done: number,
   string: string,
   piece: PieceFacts,
   words: readonly string[],
 ): WayOut {
-  const first = piece.strings.map((each) => cameInWith(steps, each)).filter((at) => at >= 0);
+  const first = piece.strings
+    .map((each) => cameInWith(sequence.steps, each))
+    .filter((at) => at >= 0);
   const to = Math.min(done, ...first);
   return {
     id: 'begin again',
-    title: `Begin ${pieceWords(piece)} again with a new length`,
-    words: [...words, `Take a new length, and go on from the start of ${pieceWords(piece)}.`],
-    undo: undoSteps(steps, done, to),
+    title: say('way.begin again', { piece: piece.name }),
+    words: [...words, say('way.begin again.last', { piece: piece.name })],
+    undo: undoSteps(sequence, done, to),
     done: to,
-    tell: `A string did not last while your racket was strung (at ${string}), so a fresh length went in for ${pieceWords(piece)}. It may take longer than promised.`,
+    tell: say('way.begin again.tell', { string, piece: piece.name }),
   };
 }
 
@@ -234,33 +223,28 @@ function beginAgain(
  * already has taken its whole piece with it.
  */
 function brokenPiece(sequence: Sequence, done: number, string: string, piece: PieceFacts): WayOut {
-  const lost = `${string} is lost: let the head down, and nobody stands in line with it.`;
-  if (!strungAfter(sequence.steps, done).includes(string))
+  const lost = say('way.begin again.lost', { string });
+  if (!strungAfter(sequence, done).includes(string))
     return beginAgain(sequence, done, string, piece, [lost]);
   const out =
-    piece.name === 'crosses'
-      ? 'Free the clamps of the crosses and draw the crosses out, the last first; the mains stay.'
-      : 'Cut what is in out from the centre in a plus, a few strings at a time; then free the clamps.';
+    piece.name === 'crosses' ? say('way.begin again.crosses out') : say('way.begin again.all out');
   return { ...beginAgain(sequence, done, string, piece, [lost, out]), undo: [] };
 }
 
 /** Crosses can be gone on with from a second length; a main cannot. */
 function patch(sequence: Sequence, done: number, string: string): readonly WayOut[] {
   if (isMain(string)) return [];
-  const strung = strungAfter(sequence.steps, done).filter((each) => !isMain(each));
+  const strung = strungAfter(sequence, done).filter((each) => !isMain(each));
   const before = strung.findLast((each) => each !== string);
   if (before === undefined) return [];
   return [
     {
       id: 'patch',
-      title: `Patch: tie ${before} off and go on from ${string} with a second length`,
-      words: [
-        `Tie ${before} off at the nearest tie-off hole, and start ${string} with a second length on a knot or a starting clamp.`,
-        'Two knots more, and a softer place beside them: for a bed that must last until a new one, not for a match.',
-      ],
+      title: say('way.patch', { before, string }),
+      words: [say('way.patch.1', { before, string }), say('way.patch.2')],
       undo: [],
       done,
-      tell: `A cross broke while your racket was strung. It was patched at ${string} with a second length: two knots more than usual. A new bed at the next chance is the better answer.`,
+      tell: say('way.patch.tell', { string }),
     },
   ];
 }

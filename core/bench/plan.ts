@@ -2,13 +2,14 @@
 import type { Bed } from '../frame/bed';
 import type { BenchNote } from './notes';
 import type { HouseRules } from '../house/house-rules';
-import type { Action } from './ledger';
+import type { Action } from './actions';
 import type { Path } from '../path/path';
 import { pullLimits } from '../measure/pull-limits';
 import { isMain, type HolePlace, type Piece } from '../path/segments';
 import { steppedPulls } from '../advice/tension';
 import { newtons, type TicketTension } from '../measure/units';
 import type { StringingMachine } from '../house/machine';
+import type { Message } from '../terms/words/english';
 
 /** How a bench goes about what schools differ on. */
 export type BenchCustom = Pick<
@@ -35,20 +36,20 @@ export type StepKind =
 
 export interface BenchStep {
   readonly kind: StepKind;
-  /** One line of words, as it is read at the machine. */
-  readonly words: string;
+  /** One line of words, as it is read at the machine: clauses that go on from each other. */
+  readonly words: readonly Message[];
   readonly string?: string;
   /** Where it comes in, and where the head pulls it. */
   readonly from?: HolePlace;
   readonly at?: HolePlace;
   /** What the head is set to, N. */
   readonly pullN?: number;
-  readonly why?: string;
-  readonly caution?: string;
+  readonly why?: Message;
+  readonly caution?: Message;
   /** What the frame or the racket has to be reminded of here. */
   readonly notes?: readonly string[];
   /** What the trade says at this step. */
-  readonly tips?: readonly string[];
+  readonly tips?: readonly Message[];
   readonly actions: readonly Action[];
 }
 

@@ -1,13 +1,14 @@
 import { describe, expect, it } from 'vitest';
 import { studyFrame } from '../frame/bed';
 import type { BenchPlan, BenchStep } from './plan';
+import { english } from '../terms/words/english';
 import { benchNotes } from './notes';
 import { USUAL_HOUSE } from '../house/house-rules';
 import { LIBRARY } from '../frame/library';
 import { pathThrough } from '../path/path';
 import { benchPlan, everyJob, sequenceFor } from '../testing/bench-job';
 
-const tipsOf = (steps: readonly BenchStep[]) => steps.flatMap(({ tips = [] }) => tips);
+const tipsOf = (steps: readonly BenchStep[]) => steps.flatMap(({ tips = [] }) => tips.map(english));
 const jobOn = (name: string): BenchPlan => {
   const { bed } = studyFrame(LIBRARY.find((frame) => frame.name === name)!.spec);
   if (!bed) throw new Error(`${name} makes no bed.`);
@@ -15,7 +16,7 @@ const jobOn = (name: string): BenchPlan => {
   return { ...benchPlan(), bed, path };
 };
 const at = (steps: readonly BenchStep[], part: string) =>
-  steps.findIndex(({ tips = [] }) => tips.some((tip) => tip.includes(part)));
+  steps.findIndex(({ tips = [] }) => tips.some((tip) => english(tip).includes(part)));
 
 // Source of every sentence: common practice, no source.
 describe('what is said at the step', () => {
@@ -30,7 +31,7 @@ describe('what is said at the step', () => {
     ['over-pulled, it breaks', 'tie', undefined],
     ['until both knots have taken load', 'tie', undefined],
   ])('says “%s” once, at its step', (part, kind, string) => {
-    const said = steps.filter(({ tips = [] }) => tips.some((tip) => tip.includes(part)));
+    const said = steps.filter(({ tips = [] }) => tips.some((tip) => english(tip).includes(part)));
     expect(said).toHaveLength(1);
     expect(said[0]?.kind).toBe(kind);
     if (string !== undefined) expect(said[0]?.string).toBe(string);
@@ -59,9 +60,7 @@ describe('what is said at the step', () => {
 
   it('an open port has its spacer in the upper half, and is told when it needs none any more', () => {
     const ported = sequenceFor(jobOn('Quillfen Marl Port 100')).steps;
-    const spacers = ported.filter(({ tips = [] }) =>
-      tips.some((tip) => tip.startsWith('A spacer')),
-    );
+    const spacers = ported.filter(({ tips = [] }) => tips.some((tip) => tip.key === 'tip.spacer'));
     const isUpper = ({ string }: BenchStep) => Number(string?.slice(1)) <= 9;
     expect(spacers.length).toBeGreaterThan(0);
     expect(spacers.every(isUpper)).toBe(true);

@@ -7,6 +7,7 @@ import type { BenchPlan, BenchStep } from './plan';
 import { lanesOf, runName } from '../path/groove';
 import type { Path } from '../path/path';
 import { isInside, isMain, isRun, type InsideString, type Run } from '../path/segments';
+import { message, type Message } from '../terms/words/english';
 import type { NotePlace } from './notes';
 
 /** A place of the crosses at the throat where the weave is tight: the last quarter of them. */
@@ -23,7 +24,7 @@ interface Around {
 interface Tip {
   readonly id: string;
   readonly holds: (around: Around) => boolean;
-  readonly says: (around: Around) => string;
+  readonly says: (around: Around) => Message;
 }
 
 const isCrossPull = ({ step, cross }: Around) => cross !== undefined && step.kind === 'pull';
@@ -40,18 +41,17 @@ const ONCE: readonly Tip[] = [
   {
     id: 'clamp',
     holds: ({ step }) => step.actions.some((action) => action.do === 'clamp'),
-    says: () => 'Clamp close to the frame but not against it, and as loosely as holds.',
+    says: () => message('tip.clamp'),
   },
   {
     id: 'pull through',
     holds: ({ plan, step }) => plan.bed.spec.sport === 'badminton' && step.kind === 'start',
-    says: () => 'Draw each string fully through on one side first, or it coils.',
+    says: () => message('tip.pull through'),
   },
   {
     id: 'double',
     holds: isDouble,
-    says: () =>
-      'Two barrels in one grommet: the upper ones on the left side, the lower on the right, all along.',
+    says: () => message('tip.double'),
   },
   {
     id: 'reversed',
@@ -60,47 +60,50 @@ const ONCE: readonly Tip[] = [
       step.kind === 'pull' &&
       step.string?.startsWith(`M${plan.bed.mainsPerSide}`) === true,
     says: ({ plan }) =>
-      `The outer mains are reversed: M${plan.bed.mainsPerSide} goes in before M${plan.bed.mainsPerSide - 1}, which lowers the stress on the outermost.`,
+      message('tip.reversed', {
+        outer: `M${plan.bed.mainsPerSide}`,
+        inner: `M${plan.bed.mainsPerSide - 1}`,
+      }),
   },
   {
     id: 'first cross',
     holds: ({ cross, step }) => cross !== undefined && step.kind !== 'set tension',
-    says: () =>
-      'The first cross goes over the mains that stand high and against the grain of the last run; every cross after it the other way round.',
+    says: () => message('tip.first cross'),
   },
   {
     id: 'draw slowly',
     holds: (around) => isCrossPull(around),
     says: ({ plan }) =>
-      `Draw it slowly and keep the crossing point moving${plan.soft === false ? '' : ': a soft string burns first'}.`,
+      plan.soft === false ? message('tip.draw slowly') : message('tip.draw slowly.soft'),
   },
   {
     id: 'straighten',
     holds: (around) => isCrossPull(around) && fromStart(around) > 2,
-    says: () =>
-      'Straighten each cross while it is under pull: a bow that is taken out later leaves slack.',
+    says: () => message('tip.straighten'),
   },
   {
     id: 'tight',
     holds: (around) => isCrossPull(around) && fromStart(around) > TIGHT_SHARE * crosses(around),
-    says: () => 'It grows tight towards this end: slower still.',
+    says: () => message('tip.tight'),
   },
   {
     id: 'knot',
     holds: ({ step }) => step.kind === 'tie',
-    says: () =>
-      'Draw the knot up with the starting clamp, rocked away and back; over-pulled, it breaks the string underneath. The tail stays until both knots have taken load.',
+    says: () => message('tip.knot'),
   },
 ];
 
 /** `C7 begins over M8L`; a cross begins at the hole that it comes in by. */
-const beginning = ({ string, crossings }: InsideString): string | undefined => {
+const beginning = ({ string, crossings }: InsideString): Message | undefined => {
   const first = crossings[0];
-  return first && `${string} begins ${first.over ? 'over' : 'under'} ${first.string}`;
+  return (
+    first &&
+    message(first.over ? 'tip.begins over' : 'tip.begins under', { string, main: first.string })
+  );
 };
 
 /** The spacer of an open port: in while its cross is pulled in the upper half, out below. */
-function portTip(around: Around, said: Set<string>): string | undefined {
+function portTip(around: Around, said: Set<string>): Message | undefined {
   const { plan, step, cross } = around;
   if (cross === undefined || step.kind !== 'pull' || plan.bed.spec.holes.ports.length === 0)
     return undefined;
@@ -108,23 +111,22 @@ function portTip(around: Around, said: Set<string>): string | undefined {
   const atPort = Boolean(step.from?.hole.port || step.at?.hole.port);
   if (upper && atPort) {
     said.add('spacer');
-    return 'A spacer in its port while it is pulled.';
+    return message('tip.spacer');
   }
   if (said.has('spacer') && !said.has('no spacer') && !upper) {
     said.add('no spacer');
-    return 'From here on no spacer is needed.';
+    return message('tip.no spacer');
   }
   return undefined;
 }
 
 /** Runs that share the groove with another: each keeps to its side of the holes, so that none lies over the other. */
-function groovePlan({ bed, path }: BenchPlan): ReadonlyMap<string, string> {
+function groovePlan({ bed, path }: BenchPlan): ReadonlyMap<string, Message> {
   const runs = path.pieces.flatMap(({ segments }) => segments.filter(isRun));
   const { lane } = lanesOf(bed, runs);
   const used = new Set(lane.values());
   if (used.size < 2) return new Map();
-  const says = (run: Run) =>
-    `Its run ${runName(run)} lies on the ${lane.get(run) === 0 ? 'inner' : 'outer'} side of the groove, beside the others and not over them.`;
+  const says = (run: Run) => message('tip.outer lane', { run: runName(run) });
   return new Map(
     tightening(path).flatMap(([string, run]) =>
       lane.get(run) === 1 ? [[string, says(run)] as const] : [],

@@ -1,6 +1,15 @@
 /** Back to an earlier step at the bench: what is released, in which order, so that nothing goes slack. */
+import type { Path } from '../path/path';
+import { english, message, sentence, type Message } from '../terms/words/english';
+import type { Holder } from './actions';
 import type { BenchStep } from './plan';
-import type { Action, Holder } from './ledger';
+import { applyAll, stateAfter, type BenchState } from './state';
+
+/** What of a sequence tells where its clamps are. */
+interface Steps {
+  readonly path: Path;
+  readonly steps: readonly BenchStep[];
+}
 
 /** What is taken off and put back to undo one step. */
 export interface UndoStep {
@@ -15,36 +24,36 @@ export interface UndoStep {
   readonly draw: readonly string[];
 }
 
-/** What each holder is on after the first `done` steps. */
-export function holdersAfter(
-  steps: readonly BenchStep[],
-  done: number,
-): ReadonlyMap<Holder, string> {
-  const holders = new Map<Holder, string>();
-  for (const { actions } of steps.slice(0, done))
-    for (const action of actions) hold(holders, action);
-  return holders;
+/** What each holder is on; the starting clamp is named by the string that it grips outside. */
+export function holdersIn({ layout, holds }: BenchState): ReadonlyMap<Holder, string> {
+  return new Map(
+    holds.flatMap(({ piece, at, by, way }) => {
+      const string = layout.pieces[piece]?.[by === 'starting clamp' ? at - way / 2 : at];
+      return by === 'head' || by === 'knot' || string === undefined ? [] : [[by, string] as const];
+    }),
+  );
 }
-
-function hold(holders: Map<Holder, string>, action: Action): void {
-  if (action.do === 'clamp') holders.set(action.holder, action.string);
-  else if (action.do === 'grip outside') holders.set('starting clamp', action.string);
-  else if (action.do === 'free') holders.delete(action.holder);
-}
-
-const list = (words: readonly string[]): string =>
-  new Intl.ListFormat('en', { type: 'conjunction' }).format(words);
 
 /** What the hands do with the holders in a step, `clamp 1 from M2R to M3R`; nothing where none is moved. */
-export function handWords(steps: readonly BenchStep[], at: number): string | undefined {
-  const [before, after] = [holdersAfter(steps, at), holdersAfter(steps, at + 1)];
+export function handWords({ path, steps }: Steps, done: number): string | undefined {
+  const state = stateAfter(path, steps, done);
+  const [before, after] = [state, applyAll(state, steps[done]?.actions ?? [])].map(holdersIn) as [
+    ReadonlyMap<Holder, string>,
+    ReadonlyMap<Holder, string>,
+  ];
   const moves = [...new Set([...before.keys(), ...after.keys()])].flatMap((holder) => {
     const [from, to] = [before.get(holder), after.get(holder)];
     if (from === to) return [];
-    if (to === undefined) return [`${holder} off ${from}`];
-    return [from === undefined ? `${holder} on ${to}` : `${holder} from ${from} to ${to}`];
+    if (to === undefined) return [message('hands.off', { holder, from: from ?? '' })];
+    return [
+      from === undefined
+        ? message('hands.on', { holder, to })
+        : message('hands.move', { holder, from, to }),
+    ];
   });
-  return moves.length > 0 ? list(moves) : undefined;
+  return moves.length > 0
+    ? english(message('hands.all', { moves: moves.map(english) }))
+    : undefined;
 }
 
 /**
@@ -53,23 +62,25 @@ export function handWords(steps: readonly BenchStep[], at: number): string | und
  * head lets down. So the machine passes through the states of the way in, in reverse, and what the
  * ledger proved for them holds for the way back.
  */
-export function undoSteps(
-  steps: readonly BenchStep[],
-  done: number,
-  to: number,
-): readonly UndoStep[] {
+export function undoSteps({ path, steps }: Steps, done: number, to: number): readonly UndoStep[] {
+  let state = stateAfter(path, steps, to);
   const undone: UndoStep[] = [];
-  for (let of = done - 1; of >= to; of--) {
-    const step = undoOne(steps, of);
-    if (step) undone.push(step);
+  for (let of = to; of < done; of++) {
+    const next = applyAll(state, steps[of]?.actions ?? []);
+    const step = undoOne(steps[of], of, holdersIn(state), holdersIn(next));
+    if (step) undone.unshift(step);
+    state = next;
   }
   return undone;
 }
 
-function undoOne(steps: readonly BenchStep[], of: number): UndoStep | undefined {
-  const step = steps[of];
+function undoOne(
+  step: BenchStep | undefined,
+  of: number,
+  before: ReadonlyMap<Holder, string>,
+  after: ReadonlyMap<Holder, string>,
+): UndoStep | undefined {
   if (!step || step.actions.length === 0) return undefined;
-  const [before, after] = [holdersAfter(steps, of), holdersAfter(steps, of + 1)];
   const moved = (holder: Holder) => before.get(holder) !== after.get(holder);
   const free = [...after.keys()].filter(moved);
   const put = [...before]
@@ -78,27 +89,27 @@ function undoOne(steps: readonly BenchStep[], of: number): UndoStep | undefined 
   const draw = step.actions.flatMap((action) => (action.do === 'thread' ? [action.string] : []));
   const pulled = step.actions.find((action) => action.do === 'pull');
   const tied = step.actions.find((action) => action.do === 'tie');
-  const on = ({ holder, string }: (typeof put)[number]) =>
-    holder === 'starting clamp'
-      ? `put the starting clamp outside on ${string}`
-      : `set ${holder} on ${string}`;
   // Pulled a second time with nothing moved, or a hole that was opened: nothing to take back.
   if (!tied && free.length + put.length + draw.length === 0) return undefined;
-  const words = tied
+  const clauses: readonly Message[] = tied
     ? [
-        ...put.map(({ holder, string }) => `Set ${holder} on ${string} close to its knot`),
-        `cut the knot of ${tied.string} and draw its tail back`,
+        ...put.map((each) => message('undo.clamp by the knot', each)),
+        message('undo.cut the knot', { string: tied.string }),
       ]
     : [
-        ...(pulled ? [`Take the tail of ${pulled.string} in the head again`] : []),
-        ...(free.length > 0 ? [`${pulled ? 'free' : 'Free'} ${list(free)}`] : []),
-        ...put.map(on),
-        ...(pulled ? ['let the head down slowly'] : []),
-        ...(draw.length > 0 ? [`draw ${list(draw)} out`] : []),
+        ...(pulled ? [message('undo.take again', { string: pulled.string })] : []),
+        ...(free.length > 0 ? [message('undo.free', { holders: free })] : []),
+        ...put.map(({ holder, string }) =>
+          holder === 'starting clamp'
+            ? message('undo.grip', { string })
+            : message('undo.clamp', { holder, string }),
+        ),
+        ...(pulled ? [message('undo.let down')] : []),
+        ...(draw.length > 0 ? [message('undo.draw out', { strings: draw })] : []),
       ];
   return {
     of,
-    words: `${words.join(', ')}.`,
+    words: sentence(clauses),
     ...(pulled && { take: { string: pulled.string, pullN: pulled.pullN } }),
     free,
     put,

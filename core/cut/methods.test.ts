@@ -58,14 +58,14 @@ describe('which methods a frame takes', () => {
   it('two strings make two pieces', () => {
     const bed = bedOf(READ);
     expect(possibleMethods(bed, true)).toEqual(['two-piece']);
-    expect(methodProblem(bed, 'one-piece', true)).toContain('hybrid');
+    expect(methodProblem(bed, 'one-piece', true)?.code).toBe('method.hybrid');
   });
 
   it('what is refused says why', () => {
     const bed = bedOf(READ);
     for (const method of METHODS)
       if (!possibleMethods(bed, false).includes(method))
-        expect(methodProblem(bed, method, false)?.length).toBeGreaterThan(30);
+        expect(methodProblem(bed, method, false)?.problem.length).toBeGreaterThan(30);
   });
 });
 

@@ -4,39 +4,32 @@ import type { Bed } from '../frame/bed';
 import { coveredHoles, leaps, longestRun, transitions } from '../path/covers';
 import { crossovers, runName } from '../path/groove';
 import type { CutAssumptions, PieceLength } from './lengths';
+import { failure, type Refused } from '../terms/result';
+import { say } from '../terms/words/english';
 import { METHOD_WORDS, METHODS, type Method } from '../terms/method';
 import { opposite, otherSide, type Side } from '../terms/ends';
 import { beforeKnots, crossesEnd, runsOf, type Path, type PathChoice } from '../path/path';
 import { planCut, type PlannedString } from './plan';
-import { isMain } from '../path/segments';
+import { isMain, placeName } from '../path/segments';
 import type { Sport } from '../terms/sport';
 import { crossFinish } from '../frame/pattern';
 
 /** Why a frame cannot be strung this way, or nothing when it can. */
-export function methodProblem(bed: Bed, method: Method, hybrid: boolean): string | undefined {
+export function methodProblem(bed: Bed, method: Method, hybrid: boolean): Refused | undefined {
   if (method === 'two-piece') return undefined;
-  if (hybrid) return 'Two strings make two pieces: a hybrid cannot be strung in one.';
+  if (hybrid) return failure('method.hybrid');
   const fromThroat = crossesEnd(bed) === 'throat';
   const { mainsFinish, spec } = bed;
   if (method === 'bottom-up') {
-    if (!fromThroat)
-      return 'Crosses from the throat up are for the few frames whose only cross tie-offs are at the throat, and nothing says that this is one.';
-    return mainsFinish === 'throat'
-      ? undefined
-      : 'The mains finish at the head, so one piece cannot go on into crosses that start at the throat: use two pieces.';
+    if (!fromThroat) return failure('method.not from the throat');
+    return mainsFinish === 'throat' ? undefined : failure('method.mains finish at the head');
   }
-  if (fromThroat)
-    return 'The crosses of this frame start at the throat: use two pieces, or one piece with crosses from the throat up.';
+  if (fromThroat) return failure('method.crosses from the throat');
   if (method === 'around-the-frame') {
-    if (mainsFinish === 'head')
-      return 'The mains finish at the head already, where the crosses start: there is nothing to go around for.';
-    return spec.stringing.reversedOuterMains
-      ? 'The outer mains are strung in the other order, so there is no outermost main left to climb.'
-      : undefined;
+    if (mainsFinish === 'head') return failure('method.nothing to go around');
+    return spec.stringing.reversedOuterMains ? failure('method.no outermost main') : undefined;
   }
-  return mainsFinish === 'head'
-    ? undefined
-    : 'The mains finish at the throat, so one piece would have to string its crosses from the throat up: use two pieces, or go around the frame.';
+  return mainsFinish === 'head' ? undefined : failure('method.mains finish at the throat');
 }
 
 /** The methods that this frame can be strung by. */
@@ -49,35 +42,22 @@ export function pathCautions(bed: Bed, path: Path): readonly string[] {
   const cautions: string[] = [];
   if (methods.length > 0 && !methods.includes(path.method))
     cautions.push(
-      `The maker names ${methods.map((method) => METHOD_WORDS[method]).join(' or ')} for this frame; another method may cost its warranty.`,
+      say('method.warranty', {
+        methods: methods.map((method) => METHOD_WORDS[method]).join(' or '),
+      }),
     );
-  if (path.crossesFrom === 'throat')
-    cautions.push(
-      'Crosses from the throat up push the load to the shoulders of the head, towards 10 and 2 o’clock, where the hoop is weakest. Only because this frame asks for it.',
-    );
-  if (path.method === 'around-the-frame')
-    cautions.push(
-      'The long side leaves the mains as the bottom cross and climbs as the outermost main of the other side: weave that cross before the main is there, and keep both corners flat.',
-    );
+  if (path.crossesFrom === 'throat') cautions.push(say('method.load to the shoulders'));
+  if (path.method === 'around-the-frame') cautions.push(say('method.around the frame'));
   for (const piece of path.pieces)
     for (const { run, mm, tooLittle } of transitions(bed, piece))
       if (tooLittle)
-        cautions.push(
-          `The turn ${runName(run)} bears on only ${mm.toFixed(0)} mm of frame. Look whether the grommet carries it.`,
-        );
-  for (const run of leaps(bed, path))
-    cautions.push(
-      `The run ${runName(run)} leaps the open throat. Count the holes of the bridge again.`,
-    );
+        cautions.push(say('method.little frame', { run: runName(run), mm: mm.toFixed(0) }));
+  for (const run of leaps(bed, path)) cautions.push(say('method.leap', { run: runName(run) }));
   for (const { side, runs } of crossovers(bed, runsOf(path)))
-    cautions.push(
-      `Outside, ${runs.map(runName).join(' and ')} cross on the ${side}: lay them flat, or nothing at the head may stand proud.`,
-    );
+    cautions.push(say('method.crossing runs', { runs: runs.map(runName), side }));
   const forced = path.knots.filter(({ bored }) => !bored);
   if (forced.length > 0 && bed.spec.holes.tieOff.length > 0)
-    cautions.push(
-      `No bored hole is left for the knot at ${forced.map(({ hole, side }) => `${hole.label} ${side}`).join(' and ')}. A knot forced into an ordinary hole ruins its grommet: look for the bored one.`,
-    );
+    cautions.push(say('method.forced knot', { holes: forced.map(placeName) }));
   return cautions;
 }
 
@@ -94,7 +74,7 @@ export const METHOD_PREFERENCES: readonly MethodPreference[] = methodPreferenceS
 export interface MethodRow {
   readonly method: Method;
   /** Why the frame does not take it; then nothing else is there. */
-  readonly refused: string | undefined;
+  readonly refused: Refused | undefined;
   readonly found:
     | {
         readonly path: Path;

@@ -66,16 +66,16 @@ it('the sheet, the cut and the bench pull in one order, on every frame by every 
         {},
         custom,
       );
-      const { steps } = sequence.value;
       const inOrder = (order: readonly string[]) =>
         // What hangs on a starting clamp at first is pulled by itself when its neighbour is in.
         order.filter(
           (each) =>
             !['M1L', 'M1R', 'C1', 'C2', path.order.find((one) => !isMain(one))].includes(each),
         );
-      expect(inOrder(strungAfter(steps, steps.length)), `${name}, ${method}`).toEqual(
-        inOrder(path.order),
-      );
+      expect(
+        inOrder(strungAfter(sequence.value, sequence.value.steps.length)),
+        `${name}, ${method}`,
+      ).toEqual(inOrder(path.order));
       expect(path.order).toEqual(sequence.value.path.order);
     }
 });

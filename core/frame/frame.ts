@@ -164,9 +164,10 @@ export function headOutline({ head }: FrameSpec): Result<Outline> {
     return success(familyOutline(head.lengthMm, head.widthMm, head.outline));
   const outline = measuredOutline(head.lengthMm, head.outline);
   if (outline.ok && Math.abs(outline.value.widthMm - head.widthMm) > 0.05 * head.widthMm)
-    return failure(
-      `The measured widths reach ${Math.round(outline.value.widthMm)} mm, but the head was said to be ${head.widthMm} mm wide.`,
-    );
+    return failure('outline.other width', {
+      measured: Math.round(outline.value.widthMm),
+      said: head.widthMm,
+    });
   return outline;
 }
 

@@ -90,8 +90,7 @@ export function measuredOutline(
   lengthMm: number,
   readings: readonly WidthReading[],
 ): Result<Outline> {
-  if (readings.length < 3)
-    return failure('A measured outline needs at least three widths, spread from head to throat.');
+  if (readings.length < 3) return failure('outline.too few');
   const polar = [
     { angle: 0, radius: lengthMm / 2 },
     ...readings.map(({ fromHeadMm, widthMm }) => {
@@ -102,11 +101,8 @@ export function measuredOutline(
   ];
   for (const [i, { fromHeadMm, widthMm }] of readings.entries()) {
     if (fromHeadMm <= 0 || fromHeadMm >= lengthMm || widthMm <= 0)
-      return failure(
-        `A width is measured inside the head: ${fromHeadMm}:${widthMm} lies outside its ${lengthMm} mm.`,
-      );
-    if ((polar[i + 1]?.angle ?? 0) <= (polar[i]?.angle ?? 0))
-      return failure('Widths are written in order, from the head down to the throat.');
+      return failure('outline.outside', { reading: `${fromHeadMm}:${widthMm}`, length: lengthMm });
+    if ((polar[i + 1]?.angle ?? 0) <= (polar[i]?.angle ?? 0)) return failure('outline.order');
   }
   const radius = clampedSpline(
     polar.map((p) => p.angle),
@@ -124,10 +120,7 @@ export function measuredOutline(
     ([x, y], i) =>
       i > 0 && (y >= (xy[i - 1]?.[1] ?? Infinity) || i <= peak !== x > (xy[i - 1]?.[0] ?? 0)),
   );
-  if (bulges)
-    return failure(
-      'These widths make a dented head: it should widen once and narrow once. Measure again.',
-    );
+  if (bulges) return failure('outline.dented');
   return success(outlineFrom(lengthMm, 2 * widest, xy));
 }
 

@@ -2,9 +2,9 @@ import { describe, expect, it } from 'vitest';
 import {
   crossesStep,
   HOUSE_QUESTION_NAMES,
-  HOUSE_QUESTIONS,
   houseRulesSchema,
   sameHouse,
+  schoolsOn,
   schoolWords,
   USUAL_HOUSE,
 } from './house-rules';
@@ -30,7 +30,7 @@ describe('house rules', () => {
 
   it('give a reason for each side of every question', () => {
     for (const name of HOUSE_QUESTION_NAMES) {
-      const schools = Object.values(HOUSE_QUESTIONS[name].schools);
+      const schools = schoolsOn(name);
       expect(schools.length).toBeGreaterThanOrEqual(2);
       for (const { why } of schools) expect(why).toMatch(/^[A-Z].{15,}\.$/);
       expect(schoolWords(USUAL_HOUSE, name)).not.toBe('');

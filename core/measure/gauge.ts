@@ -78,12 +78,10 @@ export function parseGauge(text: string, sport: Sport): Result<number> {
   const [min, max] = SPORT_LIMITS[sport];
   if (!/^\d(\.\d{1,3})?$/.test(tidy))
     return failure(
-      sport === 'badminton'
-        ? 'Write the thickness in millimetres, 0.68, or a gauge number, 22.'
-        : 'Write the thickness in millimetres, 1.25, or a gauge number, 16L.',
+      'gauge.unread',
+      sport === 'badminton' ? { mm: '0.68', number: '22' } : { mm: '1.25', number: '16L' },
     );
   const mm = Number(tidy);
-  if (mm < min || mm > max)
-    return failure(`${mm} mm is no ${sport} string: they run from ${min} to ${max} mm.`);
+  if (mm < min || mm > max) return failure('gauge.beyond', { mm, sport, least: min, most: max });
   return success(mm);
 }

@@ -2,7 +2,7 @@
 import { decimal, NUMBER, plainFigures, TENSION_UNIT, tensionUnitNamed } from './figures';
 
 import { pullLimits } from './pull-limits';
-import { failure, success, type Result } from '../terms/result';
+import { failure, success, type Refused, type Result } from '../terms/result';
 import type { Sport } from '../terms/sport';
 import {
   formatTension,
@@ -54,13 +54,10 @@ export function parseTicketTension(
   houseUnit: TensionUnit,
 ): Result<TicketTension> {
   const match = TICKET.exec(plainFigures(text));
-  if (!match)
-    return failure(
-      'Write mains/crosses as on a ticket, at most two decimals: 24/23, 55/53 or 24.5kg.',
-    );
+  if (!match) return failure('tension.unread');
   const [, mainText = '', firstUnit, crossText = mainText, lastUnit] = match;
   if (firstUnit && lastUnit && tensionUnitNamed(firstUnit) !== tensionUnitNamed(lastUnit))
-    return failure('Two units in one ticket: write both figures in kg or both in lb.');
+    return failure('tension.two units');
   const main = decimal(mainText);
   const cross = decimal(crossText);
   const unit = tensionUnitNamed(lastUnit ?? firstUnit) ?? impliedUnit(main, sport, houseUnit);
@@ -69,8 +66,7 @@ export function parseTicketTension(
     crossN: newtons(cross, unit),
     unit,
   };
-  const problem = ticketProblem(ticket, sport);
-  return problem ? failure(problem) : success(ticket);
+  return ticketProblem(ticket, sport) ?? success(ticket);
 }
 
 function impliedUnit(value: number, sport: Sport, houseUnit: TensionUnit): TensionUnit {
@@ -80,18 +76,26 @@ function impliedUnit(value: number, sport: Sport, houseUnit: TensionUnit): Tensi
   return !mayMean(houseUnit) && mayMean(other) ? other : houseUnit;
 }
 
-function ticketProblem({ mainN, crossN, unit }: TicketTension, sport: Sport): string | undefined {
+function ticketProblem({ mainN, crossN, unit }: TicketTension, sport: Sport): Refused | undefined {
   const { leastN: least, mostN: most } = pullLimits(sport);
-  const range = `between ${formatTension(least, unit)} and ${formatTension(most, unit)}`;
   for (const [name, n] of [
     ['mains', mainN],
     ['crosses', crossN],
   ] as const) {
     if (n < least || n > most)
-      return `${formatTension(n, unit)} in the ${name} is not a ${sport} tension: it would be ${range}.`;
+      return failure('tension.beyond', {
+        figure: formatTension(n, unit),
+        strings: name,
+        sport,
+        least: formatTension(least, unit),
+        most: formatTension(most, unit),
+      });
   }
   if (Math.abs(crossN - mainN) > MOST_CROSS_DIFFERENCE * mainN)
-    return `Crosses at ${formatTension(crossN, unit)} are too far from mains at ${formatTension(mainN, unit)}: they differ by a few kilograms or pounds at most.`;
+    return failure('tension.apart', {
+      crosses: formatTension(crossN, unit),
+      mains: formatTension(mainN, unit),
+    });
   return undefined;
 }
 
@@ -113,19 +117,21 @@ export function parseTensionRange(
   houseUnit: TensionUnit,
 ): Result<TensionRange> {
   const match = RANGE.exec(plainFigures(text));
-  if (!match) return failure('Write the range as it is printed: 22-26 kg or 50-60 lb.');
+  if (!match) return failure('range.unread');
   const [, low = '', firstUnit, high = '', lastUnit] = match;
   if (firstUnit && lastUnit && tensionUnitNamed(firstUnit) !== tensionUnitNamed(lastUnit))
-    return failure('Two units in one range: write both figures in kg or both in lb.');
+    return failure('range.two units');
   const unit =
     tensionUnitNamed(lastUnit ?? firstUnit) ?? impliedUnit(decimal(low), sport, houseUnit);
   const range = { minN: newtons(decimal(low), unit), maxN: newtons(decimal(high), unit), unit };
-  if (range.minN > range.maxN) return failure('The lower figure of the range comes first: 22-26.');
+  if (range.minN > range.maxN) return failure('range.upside down');
   const { leastN: least, mostN: most } = pullLimits(sport);
   if (range.minN < least || range.maxN > most)
-    return failure(
-      `A ${sport} range lies between ${formatTension(least, unit)} and ${formatTension(most, unit)}.`,
-    );
+    return failure('range.beyond', {
+      sport,
+      least: formatTension(least, unit),
+      most: formatTension(most, unit),
+    });
   return success(range);
 }
 
@@ -136,6 +142,12 @@ const LENGTH_UNITS: readonly (readonly [words: RegExp, mm: number])[] = [
   [/^(in|inch|inches|")$/i, MM_PER_INCH],
   [/^(ft|foot|feet|')$/i, MM_PER_FOOT],
 ];
+const LENGTH_EXAMPLES = {
+  m: '12.2, 40ft or 22\'6"',
+  cm: '36, 360 mm or 14 in',
+  mm: '336, 33.6 cm or 13.2 in',
+} as const;
+
 const mmIn = (unit: string): number => LENGTH_UNITS.find(([words]) => words.test(unit))?.[1] ?? NaN;
 /** To the millimetre in metres, as an edit form shows 40 ft again: 12.192. */
 const LENGTH_NUMBER = String.raw`\d{1,5}(?:[.,]\d{1,3})?`;
@@ -158,17 +170,13 @@ export function parseLength(text: string, bareUnit: 'm' | 'mm' | 'cm'): Result<n
   const both = FEET_INCHES.exec(tidy);
   if (both) {
     const inches = decimal(both[2] ?? '');
-    if (inches >= 12) return failure('Inches run from 0 to 11 after the feet: 22\'6".');
+    if (inches >= 12) return failure('length.inches');
     return success(Number(both[1]) * MM_PER_FOOT + inches * MM_PER_INCH);
   }
   const match = LENGTH.exec(tidy);
   const factor = mmIn(match?.[2] ?? bareUnit);
   if (!match || Number.isNaN(factor))
-    return failure(
-      bareUnit === 'm'
-        ? 'Write a length such as 12.2, 40ft or 22\'6".'
-        : `Write a length such as ${bareUnit === 'mm' ? '336, 33.6 cm or 13.2 in' : '36, 360 mm or 14 in'}.`,
-    );
+    return failure('length.unread', { examples: LENGTH_EXAMPLES[bareUnit] });
   return success(decimal(match[1] ?? '') * factor);
 }
 
@@ -181,11 +189,9 @@ export function parseRow(text: string): Result<readonly number[]> {
   for (const word of words) {
     const value = decimal(word);
     if (!new RegExp(`^${NUMBER}$`).test(word))
-      return failure(
-        `“${word.slice(0, 20)}” is not a length: write millimetres in a row, 6 18 30.5.`,
-      );
+      return failure('row.no length', { typed: word.slice(0, 20) });
     if (value <= (values.at(-1) ?? -1))
-      return failure(`Lengths in a row grow: ${word} cannot follow ${values.at(-1)}.`);
+      return failure('row.falls', { typed: word, before: values.at(-1) ?? '' });
     values.push(value);
   }
   return success(values);
@@ -203,8 +209,8 @@ export function parseHoleNumbers(text: string): Result<readonly number[]> {
   const numbers: number[] = [];
   for (const word of tidy.split(/[\s,;]+/).filter(Boolean)) {
     if (!/^\d{1,2}$/.test(word) || Number(word) === 0)
-      return failure(`“${word.slice(0, 20)}” is not a hole number: write 7 9, or none.`);
-    if (numbers.includes(Number(word))) return failure(`Hole ${word} stands there twice.`);
+      return failure('holes.no number', { typed: word.slice(0, 20) });
+    if (numbers.includes(Number(word))) return failure('holes.twice', { typed: word });
     numbers.push(Number(word));
   }
   return success(numbers.sort((a, b) => a - b));
@@ -218,8 +224,8 @@ function labelsBy(shape: RegExp, text: string, how: string): Result<readonly str
     .toUpperCase()
     .split(/[\s,;]+/)
     .filter(Boolean)) {
-    if (!shape.test(word)) return failure(`“${word.slice(0, 20)}” is not a hole: ${how}.`);
-    if (labels.includes(word)) return failure(`Hole ${word} stands there twice.`);
+    if (!shape.test(word)) return failure('holes.no hole', { typed: word.slice(0, 20), how });
+    if (labels.includes(word)) return failure('holes.twice', { typed: word });
     labels.push(word);
   }
   return success(labels);
@@ -233,9 +239,7 @@ function labelsBy(shape: RegExp, text: string, how: string): Result<readonly str
  */
 export function parseHoleNumber(text: string): Result<number> {
   const match = /^([1-9]\d?)[HT]?$/i.exec(plainFigures(text));
-  return match
-    ? success(Number(match[1]))
-    : failure('Write the number of one hole, counted from the centre line: 10.');
+  return match ? success(Number(match[1])) : failure('holes.one');
 }
 
 /** Holes with their end, `8T 6H`; `none` is an empty list. */
@@ -271,22 +275,19 @@ export function parseStepDown(text: string): Result<StepDown | null> {
   ).exec(tidy);
   const by = decimal(match?.[2] ?? '0');
   const unit = tensionUnitNamed(match?.[3]);
-  if (!match || !unit || by === 0)
-    return failure('Write how many outer strings and by how much each: 3 x 5 lb.');
+  if (!match || !unit || by === 0) return failure('step-down.unread');
   return success({ strings: Number(match[1]), by, unit });
 }
 
 /** One length of string, or one for each of two pieces: `10.9`, `6.2/5.9`, in mm. */
 export function parseRemnants(text: string): Result<readonly number[]> {
   const words = text.split('/');
-  if (words.length > 2)
-    return failure('Write one length for the whole job, or mains/crosses: 10.9 or 6.2/5.9.');
+  if (words.length > 2) return failure('remnant.unread');
   const lengths: number[] = [];
   for (const word of words) {
     const length = parseLength(word, 'm');
     if (!length.ok) return length;
-    if (length.value < 1000 || length.value > 250_000)
-      return failure('A remnant is between 1 and 250 m long: 10.9, or 6.2/5.9 for two pieces.');
+    if (length.value < 1000 || length.value > 250_000) return failure('remnant.beyond');
     lengths.push(length.value);
   }
   return success(lengths);
@@ -300,7 +301,7 @@ export function parseRemnants(text: string): Result<readonly number[]> {
  */
 export function parseMoney(text: string): Result<number> {
   const tidy = plainFigures(text);
-  if (!/^\d{1,6}([.,]\d{1,2})?$/.test(tidy)) return failure('Write an amount such as 18 or 18.50.');
+  if (!/^\d{1,6}([.,]\d{1,2})?$/.test(tidy)) return failure('amount.unread');
   return success(Math.round(decimal(tidy) * 100));
 }
 
@@ -312,9 +313,7 @@ export function parseMoney(text: string): Result<number> {
  */
 export function parseCount(text: string): Result<number> {
   const tidy = plainFigures(text);
-  return /^\d{1,3}$/.test(tidy)
-    ? success(Number(tidy))
-    : failure('Write a whole number, as counted: 16.');
+  return /^\d{1,3}$/.test(tidy) ? success(Number(tidy)) : failure('count.unread');
 }
 
 /** Inside widths read at distances below the tip, `40:190 120:246 …`, both in mm. */
@@ -322,10 +321,7 @@ export function parseWidths(text: string): Result<readonly WidthReading[]> {
   const readings: WidthReading[] = [];
   for (const word of plainFigures(text).split(' ').filter(Boolean)) {
     const match = new RegExp(`^(${NUMBER}):(${NUMBER})$`).exec(word);
-    if (!match)
-      return failure(
-        `“${word.slice(0, 20)}” is not a reading: write distance below the tip, a colon, and the width there, 40:190 120:246.`,
-      );
+    if (!match) return failure('widths.unread', { typed: word.slice(0, 20) });
     readings.push({ fromHeadMm: decimal(match[1] ?? ''), widthMm: decimal(match[2] ?? '') });
   }
   return success(readings);
@@ -340,12 +336,14 @@ export function parsePull(text: string, houseUnit: TensionUnit): Result<number> 
     plainFigures(text),
   );
   const example = houseUnit === 'kg' ? '25 or 24.6 kg' : '55 or 54.5 lb';
-  if (!match) return failure(`Write one pull as it is read: ${example}.`);
+  if (!match) return failure('check.unread', { example });
   const n = newtons(decimal(match[1] ?? ''), tensionUnitNamed(match[2]) ?? houseUnit);
   const [least, most] = CHECKED_KG.map((kg) => newtons(kg, 'kg')) as [number, number];
   return n < least || n > most
-    ? failure(
-        `A machine is checked between ${formatTension(least, houseUnit)} and ${formatTension(most, houseUnit)}: ${example}.`,
-      )
+    ? failure('check.beyond', {
+        least: formatTension(least, houseUnit),
+        most: formatTension(most, houseUnit),
+        example,
+      })
     : success(n);
 }

@@ -13,7 +13,6 @@ const WALL = "yyyy-MM-dd'T'HH:mm";
 const WEEKDAYS = ['sunday', 'monday', 'tuesday', 'wednesday', 'thursday', 'friday', 'saturday'];
 /** A day without an hour means closing time. */
 const CLOSING = '18:00';
-const EXAMPLES = 'Write a day, an hour or both: fri, +2d, 17:30, friday 5pm, 24 dec or 2026-12-01.';
 
 /**
  * The workshop's clock at an instant. `timeZone` is an IANA name.
@@ -77,7 +76,7 @@ function hourFrom(word: string): Result<string> | undefined {
   const isTwelve = half === 'am' || half === 'pm';
   const hour = isTwelve ? (typed % 12) + (half === 'pm' ? 12 : 0) : typed;
   if (hour > 23 || Number(minute) > 59 || (isTwelve && (typed < 1 || typed > 12)))
-    return failure('Hours run from 0 to 23, minutes from 00 to 59: 17:30.');
+    return failure('time.no hour');
   return success(`${String(hour).padStart(2, '0')}:${minute}`);
 }
 
@@ -111,11 +110,11 @@ export function parsePromise(text: string, now: WallTime): Result<WallTime> {
     }
     const on = (date: Date): WallTime => `${format(date, 'yyyy-MM-dd')}T${hour.value}`;
     const wall = dayText === '' && on(day) < now ? on(addDays(day, 1)) : on(day);
-    if (wall < now) return failure(`${formatWall(wall, now)} has passed. ${EXAMPLES}`);
-    if (day > addDays(today, 366)) return failure('A promise lies within a year from now.');
+    if (wall < now) return failure('time.passed', { when: formatWall(wall, now) });
+    if (day > addDays(today, 366)) return failure('time.too far');
     return success(wall);
   }
-  return wrongHour ?? failure(EXAMPLES);
+  return wrongHour ?? failure('time.unread');
 }
 
 /** `today 17:30`, `tomorrow 18:00`, `Fri 27 Nov 18:00`; the year only when it is another. */

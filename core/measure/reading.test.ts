@@ -3,13 +3,13 @@ import { failure, success } from '../terms/result';
 import { lineText, nameText, noteText, optionalReading, reading } from './reading';
 
 const even = (text: string) =>
-  /^\d*[02468]$/.test(text) ? success(Number(text)) : failure('An even number, such as 4.');
+  /^\d*[02468]$/.test(text) ? success(Number(text)) : failure('count.unread');
 
 describe('reading what is typed', () => {
   it('gives the value, or the parser’s own sentence', () => {
     expect(reading(even).parse('12')).toBe(12);
     expect(reading(even).safeParse('13').error?.issues[0]?.message).toBe(
-      'An even number, such as 4.',
+      'Write a whole number, as counted: 16.',
     );
   });
   it('takes an empty text as nothing said only where that is allowed', () => {

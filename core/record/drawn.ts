@@ -13,6 +13,7 @@ import {
   type Segment,
 } from '../path/segments';
 import { endSchema, sideSchema } from '../terms/ends';
+import { english } from '../terms/words/english';
 import { methodSchema } from '../terms/method';
 import { knotRecordSchema, pieceNameSchema } from './record';
 
@@ -109,7 +110,10 @@ export function drawnOf({ bed, plan, sequence }: Job): Drawn {
       })),
     },
     steps: sequence.ok
-      ? sequence.value.steps.map(({ words, pullN }) => ({ words, pullN: pullN ?? null }))
+      ? sequence.value.steps.map(({ words, pullN }) => ({
+          words: english(words),
+          pullN: pullN ?? null,
+        }))
       : [],
   };
 }

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { english } from '../terms/words/english';
 import { studyFrame, type Bed } from '../frame/bed';
 import { USUAL_ASSUMPTIONS } from '../cut/lengths';
 import { planCut, type PlannedString } from '../cut/plan';
@@ -136,9 +137,15 @@ describe('what happened at the bench', () => {
     const bench = recordBench(sequence, log, 'tennis', 'practised');
     expect(bench?.minutes).toBe(Math.round((30 * pull + 30) / 60));
     expect(bench?.pulls).toEqual([{ string: 'M1R', askedN: steps[pull]?.pullN, pulledN: 229 }]);
-    expect(bench?.notes).toEqual([{ step: steps[pull + 1]?.words, text: 'grommet worn' }]);
+    expect(bench?.notes).toEqual([
+      { step: english(steps[pull + 1]?.words ?? []), text: 'grommet worn' },
+    ]);
     expect(bench?.mishaps).toEqual([
-      { step: steps[pull + 1]?.words, what: 'A clamp slipped: M1R', way: 'Pull M1R again' },
+      {
+        step: english(steps[pull + 1]?.words ?? []),
+        what: 'A clamp slipped: M1R',
+        way: 'Pull M1R again',
+      },
     ]);
     expect(bench?.timed.map(({ group }) => group)).toEqual(['before', 'mains']);
     expect(jobRecordSchema.parse({ ...record, bench }).bench).toEqual(bench);

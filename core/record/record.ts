@@ -8,7 +8,8 @@ import { frameSpecSchema } from '../frame/frame';
 import { difference, type Difference } from '../cut/learning';
 import { cutAssumptionsSchema } from '../cut/lengths';
 import { methodSchema } from '../terms/method';
-import { MISHAP_WORDS } from '../bench/mishap';
+import { mishapWords } from '../bench/mishap';
+import { english } from '../terms/words/english';
 import { endSchema, sideSchema } from '../terms/ends';
 import { cutSourceSchema } from '../cut/plan';
 import { jobStringSchema } from '../strings/job-string';
@@ -132,7 +133,8 @@ export function recordBench(
   const isKept = (step: number) => log.kept.get(step) === plan;
   const kept = steps.filter((_, i) => isKept(i)).length;
   if (log.kept.size + log.notes.length + log.mishaps.length === 0) return null;
-  const wordsAt = (step: number) => steps[step]?.words ?? 'after the last step';
+  const wordsAt = (step: number) =>
+    steps[step] ? english(steps[step].words) : 'after the last step';
   const pulls = new Map<string, BenchRecord['pulls'][number]>();
   steps.forEach(({ actions }, i) => {
     for (const action of actions)
@@ -150,7 +152,7 @@ export function recordBench(
     notes: log.notes.map(({ step, text }) => ({ step: wordsAt(step), text })),
     mishaps: log.mishaps.map(({ step, mishap, string, way }) => ({
       step: wordsAt(step),
-      what: string === undefined ? MISHAP_WORDS[mishap] : `${MISHAP_WORDS[mishap]}: ${string}`,
+      what: string === undefined ? mishapWords(mishap) : `${mishapWords(mishap)}: ${string}`,
       way,
     })),
     timed: [

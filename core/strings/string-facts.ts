@@ -7,6 +7,7 @@ import { parseGauge } from '../measure/gauge';
 import { parseLength, parseMoney } from '../measure/parsing';
 import { lineText, nameText, noteText, optionalReading, reading, textIn } from '../measure/reading';
 import { failure, success, type Result } from '../terms/result';
+import type { PlainKey } from '../terms/words/english';
 import { SPORTS, type Sport } from '../terms/sport';
 import { roundTo } from '../measure/units';
 
@@ -45,8 +46,7 @@ function parseGauges(text: string, sport: Sport): Result<readonly number[]> {
     if (!gauge.ok) return gauge;
     if (!gauges.includes(gauge.value)) gauges.push(gauge.value);
   }
-  if (gauges.length === 0)
-    return failure('Write the thicknesses it is sold in: 1.25 1.30, or 16L 16.');
+  if (gauges.length === 0) return failure('gauges.unread');
   return success(gauges.sort((a, b) => a - b));
 }
 
@@ -54,18 +54,18 @@ function parseGauges(text: string, sport: Sport): Result<readonly number[]> {
 function parseSet(text: string): Result<number> {
   const length = parseLength(text, 'm');
   if (!length.ok || (length.value >= 4000 && length.value <= 20_000)) return length;
-  return failure('A set holds 4 to 20 m: 12.2 m (40 ft) in tennis, 10 m in badminton.');
+  return failure('set.beyond');
 }
 
 function parseReel(text: string): Result<number> {
   const length = parseLength(text, 'm');
   if (!length.ok || (length.value >= 50_000 && length.value <= 1_000_000)) return length;
-  return failure('A reel holds 50 to 1000 m: 200 m is usual, 100 and 110 m are sold too.');
+  return failure('reel.beyond');
 }
 
 /** A number within limits, with a decimal point or comma and an optional unit after it. */
 const parseWithin =
-  (least: number, most: number, unit: string, problem: string) =>
+  (least: number, most: number, unit: string, problem: PlainKey) =>
   (text: string): Result<number> => {
     const typed = new RegExp(`^(\\d{1,4}(?:[.,]\\d{1,3})?) ?(?:${unit})?$`, 'i').exec(
       plainFigures(text),
@@ -76,7 +76,7 @@ const parseWithin =
       : failure(problem);
   };
 
-const percentOf = (least: number, most: number, problem: string) => (text: string) => {
+const percentOf = (least: number, most: number, problem: PlainKey) => (text: string) => {
   const read = parseWithin(least, most, '%', problem)(text);
   return read.ok ? success(read.value / 100) : read;
 };
@@ -92,13 +92,13 @@ function parseNotFor(text: string): Result<NotFor[]> {
   const stray = words.find((word) => !notForSchema.safeParse(word).success);
   return stray === undefined
     ? success([...new Set(words as NotFor[])])
-    : failure(`“${stray.slice(0, 40)}” is none of these: ${NOT_FOR_WORDS}.`);
+    : failure('not for.unread', { typed: stray.slice(0, 40), known: NOT_FOR_WORDS });
 }
 
 const oneOf = <T extends string>(options: readonly T[], what: string) =>
   reading((text): Result<T> => {
     const found = options.find((option) => option === text.trim().toLowerCase());
-    return found ? success(found) : failure(`${what} is one of ${options.join(', ')}.`);
+    return found ? success(found) : failure('one of.unread', { what, options: options.join(', ') });
   });
 
 /** Texts in, facts out; the same reading serves the form and the table. */
@@ -115,22 +115,10 @@ export const stringEntrySchema = z
     price: reading(parseMoney),
     reel: optionalReading(parseReel),
     reelPrice: optionalReading(parseMoney),
-    mass: optionalReading(
-      parseWithin(0.2, 5, 'g|g/m', 'A metre of string weighs 0.2 to 5 g: about 1.5 in tennis.'),
-    ),
-    stretch: optionalReading(
-      percentOf(0, 25, 'Write by how many percent it is longer under pull: 0 to 25, such as 4.'),
-    ),
-    life: optionalReading(
-      parseWithin(1, 200, 'h', 'It lasts 1 to 200 hours of play: 8 to 15 for monofilament.'),
-    ),
-    holding: optionalReading(
-      percentOf(
-        20,
-        100,
-        'Write how many percent of its tension are left after ten hours: 20 to 100.',
-      ),
-    ),
+    mass: optionalReading(parseWithin(0.2, 5, 'g|g/m', 'mass.beyond')),
+    stretch: optionalReading(percentOf(0, 25, 'stretch.beyond')),
+    life: optionalReading(parseWithin(1, 200, 'h', 'life.beyond')),
+    holding: optionalReading(percentOf(20, 100, 'holding.beyond')),
     notFor: reading(parseNotFor),
     notes: noteText,
   })

@@ -1,10 +1,37 @@
-/** A computed value, or one clear sentence saying what is wrong and what would be right. */
-export type Result<T> =
-  { readonly ok: true; readonly value: T } | { readonly ok: false; readonly problem: string };
+/** A computed value, or why there is none: which refusal it is, what it is about, and one clear sentence. */
+import { english, message, type ENGLISH, type Message, type MessageKey } from './words/english';
+import type { ValuesOf } from './words/message';
 
-export const success = <T>(value: T): Result<T> => ({ ok: true, value });
+/** One shape for all that is refused. The sentence says what is wrong and what would be right. */
+interface Refusal {
+  readonly code: MessageKey;
+  readonly values: Message['values'];
+  readonly problem: string;
+}
 
-export const failure = (problem: string): { readonly ok: false; readonly problem: string } => ({
-  ok: false,
-  problem,
+export type Refused = { readonly ok: false } & Refusal;
+export type Result<T> = { readonly ok: true; readonly value: T } | Refused;
+
+export const success = <T>(value: T): { readonly ok: true; readonly value: T } => ({
+  ok: true,
+  value,
 });
+
+/** A message as the reason of a refusal. */
+export const refused = (why: Message): Refused => ({
+  ok: false,
+  code: why.key,
+  values: why.values,
+  problem: english(why),
+});
+
+/**
+ * A refusal by its code and what it is about.
+ *
+ * @example
+ * failure('count.unread').problem // 'Write a whole number, as counted: 16.'
+ */
+export const failure = <K extends MessageKey>(
+  code: K,
+  ...values: ValuesOf<(typeof ENGLISH)[K]>
+): Refused => refused(message(code, ...values));

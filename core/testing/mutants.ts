@@ -1,7 +1,7 @@
 /** Jobs at the bench with one thing wrong in them, as a slip of the program or of a plan would make it. */
 import type { Bed } from '../frame/bed';
 import { placeName, type HolePlace } from '../path/segments';
-import { MACHINE_CLAMPS, type Action } from '../bench/ledger';
+import { MACHINE_CLAMPS, type Action } from '../bench/actions';
 import { otherSide } from '../terms/ends';
 
 export interface Mutant {

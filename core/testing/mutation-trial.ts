@@ -1,7 +1,7 @@
 /** How many mutants of sound jobs the ledger lets pass, and which. */
 import type { BenchPlan } from '../bench/plan';
 import { chanceFrom } from '../maths/chance';
-import type { Action } from '../bench/ledger';
+import type { Action } from '../bench/actions';
 import { inOrderOf } from '../path/pull-order';
 import { benchLedger, benchSequence } from '../bench/sequence';
 import { everyJob } from './bench-job';
@@ -21,12 +21,12 @@ function proofOf(plan: BenchPlan, actions: readonly Action[]): string | undefine
   try {
     for (const action of actions) {
       const problem = ledger.take(action);
-      if (problem !== undefined) return problem;
+      if (problem) return problem.key;
     }
   } catch (error) {
     return String(error);
   }
-  return ledger.unfinished();
+  return ledger.unfinished()?.key;
 }
 
 /** Mutates jobs of the whole library, by turns, on each of these machines. */

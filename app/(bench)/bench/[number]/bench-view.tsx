@@ -1,29 +1,27 @@
 'use client';
 
-import clsx from 'clsx';
 import Link from 'next/link';
-import { useEffect, useMemo, useRef, useState } from 'react';
-import { BenchButton, BenchFrame, StepInHand } from '@/app/(bench)/bench-frame';
-import { useHead } from '@/app/(bench)/head/use-head';
-import { useKeys } from '@/app/(bench)/use-keys';
-import { useSound } from '@/app/(bench)/use-sound';
+import { useMemo } from 'react';
+import { BenchFrame, StepInHand } from '@/app/(bench)/bench-frame';
 import { useWakeLock } from '@/app/(bench)/use-wake-lock';
-import type { Bed } from '@/core/frame/bed';
 import { planKey, type BenchEvent } from '@/core/bench/log';
-import { coveredSoon, headPull } from '@/core/bench/plan';
-import { secondsLeft, type Hand, type Pace } from '@/core/bench/times';
-import type { Family } from '@/core/terms/family';
-import { wayTaken } from '@/core/bench/mishap';
-import { isMain, placeName } from '@/core/path/segments';
+import { coveredSoon } from '@/core/bench/plan';
 import type { Sequence } from '@/core/bench/sequence';
+import { secondsLeft, type Hand, type Pace } from '@/core/bench/times';
 import { handWords } from '@/core/bench/undo';
-import { formatTension, type LengthSystem, type TensionUnit } from '@/core/measure/units';
+import type { Bed } from '@/core/frame/bed';
+import type { LengthSystem, TensionUnit } from '@/core/measure/units';
+import type { Family } from '@/core/terms/family';
+import { english } from '@/core/terms/words/english';
+import { Ahead } from './ahead';
+import { BenchKeys } from './bench-keys';
+import { Clock } from './clock';
 import { HeadPanel, type BenchHead } from './head-panel';
 import { MishapPanel, WayOutView } from './mishap-panel';
 import { NotePanel } from './note-panel';
-import { Clock } from './clock';
-import type { AsideEvent } from './backlog';
+import { SetAside } from './set-aside';
 import { useBench } from './use-bench';
+import { useStep } from './use-step';
 
 interface BenchViewProps {
   readonly workshopId: string;
@@ -45,69 +43,15 @@ interface BenchViewProps {
 
 /** One step at a time; one key goes on, one takes back, and what goes wrong has its ways out. */
 export function BenchView(props: BenchViewProps) {
-  const { number, title, promised, timeZone, bed, sequence, families, unit, machine } = props;
+  const { number, bed, sequence, unit, machine } = props;
   const { steps } = sequence;
   const plan = useMemo(() => planKey(steps), [steps]);
   const bench = useBench(props.workshopId, number, plan, props.kept);
-  const { log, note, waiting } = bench;
-  const head = useHead(machine?.address ?? null);
-  const sound = useSound();
-  const [panel, setPanel] = useState<'note' | 'mishap'>();
-  const [byHand, setByHand] = useState(false);
-  useWakeLock();
-
+  const { log, note } = bench;
   const closed = props.closed || bench.closed;
-  const done = Math.min(log.done, steps.length);
-  const step = steps[done];
-  const pullN = step && headPull(step);
-  const setN = pullN === undefined ? undefined : pullN / (machine?.pulls ?? 1);
-  const family =
-    step?.string !== undefined && !isMain(step.string) ? families.crosses : families.mains;
-  const byHead = head.link === 'linked' && !byHand && setN !== undefined;
-  const wayOut = log.amiss && wayTaken(sequence, log.amiss);
-
-  // A tone when the pull is there, another where care is due.
-  const { play } = sound;
-  const phase = useRef(head.phase);
-  useEffect(() => {
-    if (head.phase !== phase.current && head.phase === 'holding') play('there');
-    if (head.phase !== phase.current && head.phase === 'faulty') play('care');
-    phase.current = head.phase;
-  }, [head.phase, play]);
-  const caution = step?.caution;
-  useEffect(() => {
-    if (caution !== undefined) play('care');
-  }, [caution, done, play]);
-
-  const goOn = () => {
-    if (log.paused || wayOut) return note(log.done, { kind: 'resume' });
-    if (done === steps.length) return;
-    if (!byHead) return note(done + 1, { kind: 'step' });
-    if (head.phase === 'rest' || head.phase === 'faulty') return head.pull(setN, family);
-    // The step waits for its tension.
-    if (head.phase === 'pulling') return;
-    note(done + 1, { kind: 'step', pulledN: head.readingN * (machine?.pulls ?? 1) });
-    head.release();
-  };
-  const takeBack = () => {
-    if (done === 0) return;
-    if (head.phase !== 'rest') head.release();
-    note(done - 1, { kind: 'step' });
-  };
-  const pause = () => note(log.done, { kind: log.paused ? 'resume' : 'pause' });
-  const keys = {
-    ' ': goOn,
-    ArrowRight: goOn,
-    ArrowLeft: takeBack,
-    '.': pause,
-    n: () => setPanel('note'),
-    r: () => setPanel('mishap'),
-  };
-  useKeys(keys, bench.ready && !closed && panel === undefined);
-
-  const next = steps[log.paused || wayOut ? done : done + 1];
-  const soon = coveredSoon(steps, done);
-  const blocked = !bench.ready || closed;
+  const at = useStep({ sequence, bench, machine, families: props.families, closed });
+  const { done, step, head, pullN, setN, wayOut, sound, setPanel } = at;
+  useWakeLock();
   return (
     <BenchFrame
       title={
@@ -115,11 +59,11 @@ export function BenchView(props: BenchViewProps) {
           <h1 className="figure text-2xl">
             <span className="text-soft">No.</span> {number}
           </h1>
-          <p className="min-w-0 grow truncate">{title}</p>
+          <p className="min-w-0 grow truncate">{props.title}</p>
           <Clock
             secondsLeft={secondsLeft(steps, done, bed.spec.sport, props.hand, props.pace)}
-            promised={promised}
-            timeZone={timeZone}
+            promised={props.promised}
+            timeZone={props.timeZone}
           />
         </>
       }
@@ -137,38 +81,7 @@ export function BenchView(props: BenchViewProps) {
       sequence={sequence}
       done={done}
       lengthSystem={props.lengthSystem}
-      footer={
-        <>
-          <BenchButton disabled={blocked || done === 0} onClick={takeBack}>
-            ← take back
-          </BenchButton>
-          <BenchButton disabled={blocked} onClick={pause}>
-            {log.paused ? '. go on' : '. pause'}
-          </BenchButton>
-          <BenchButton disabled={blocked} onClick={() => setPanel('note')}>
-            n note
-          </BenchButton>
-          <BenchButton disabled={blocked} onClick={() => setPanel('mishap')}>
-            r record
-          </BenchButton>
-          <BenchButton
-            main
-            disabled={blocked || done === steps.length || (byHead && head.phase === 'pulling')}
-            onClick={goOn}
-          >
-            {goOnWords(log.paused || wayOut !== undefined, byHead ? head.phase : undefined)}
-          </BenchButton>
-          <p role="status" className="label w-44">
-            {bench.elsewhere
-              ? 'Another workshop answers here: nothing is sent, all of it waits in this browser.'
-              : waiting > 0
-                ? `${waiting} ${waiting === 1 ? 'step waits' : 'steps wait'} for the server; go on, they are kept here.`
-                : closed
-                  ? 'This job is closed; all of it is on record.'
-                  : 'All is on the server.'}
-          </p>
-        </>
-      }
+      footer={<BenchKeys bench={bench} at={at} closed={closed} />}
     >
       {bench.setAside.length > 0 && <SetAside events={bench.setAside} forget={bench.forgetAside} />}
       {log.plan !== undefined && log.plan !== plan && (
@@ -187,7 +100,7 @@ export function BenchView(props: BenchViewProps) {
       ) : wayOut ? (
         <WayOutView way={wayOut} unit={unit} />
       ) : step ? (
-        <StepInHand step={step} hands={handWords(steps, done)} unit={unit} small={byHead} />
+        <StepInHand step={step} hands={handWords(sequence, done)} unit={unit} small={at.byHead} />
       ) : (
         <p className="figure text-[min(14vw,13vh,4.5rem)] leading-tight">
           All is done. Hand it over.
@@ -200,37 +113,26 @@ export function BenchView(props: BenchViewProps) {
           askedN={pullN}
           setN={setN}
           unit={unit}
-          byHand={byHand}
-          turn={() => {
-            head.release();
-            setByHand(!byHand);
-          }}
+          byHand={at.byHand}
+          turn={at.turnHand}
           first={log.pulled.size === 0}
         />
       )}
-      <div className="mt-auto pt-2">
-        {soon && (
-          <p className="bench-line" role="note">
-            <span className="label">Covered next </span>
-            {soon.step.at && <span className="figure">{placeName(soon.step.at)}</span>}
-            {soon.inSteps === 0
-              ? ', now'
-              : `, in ${soon.inSteps} ${soon.inSteps === 1 ? 'step' : 'steps'}`}
-          </p>
-        )}
-        <p className={clsx('text-soft bench-line', !next && 'invisible')}>
-          {next
-            ? `Then: ${next.words}${next.pullN === undefined ? '' : ` (${formatTension(next.pullN, unit)})`}`
-            : '–'}
-        </p>
-      </div>
+      <Ahead
+        soon={coveredSoon(steps, done)}
+        next={steps[log.paused || wayOut ? done : done + 1]}
+        unit={unit}
+      />
       <NotePanel
-        open={panel === 'note'}
+        open={at.panel === 'note'}
         close={() => setPanel(undefined)}
         keep={(text) => note(log.done, { kind: 'note', text })}
-        notes={log.notes.map(({ step: at, text }) => ({ at: steps[at]?.words ?? '', text }))}
+        notes={log.notes.map(({ step: of, text }) => ({
+          at: english(steps[of]?.words ?? []),
+          text,
+        }))}
       />
-      {panel === 'mishap' && (
+      {at.panel === 'mishap' && (
         <MishapPanel
           close={() => setPanel(undefined)}
           sequence={sequence}
@@ -243,48 +145,4 @@ export function BenchView(props: BenchViewProps) {
       )}
     </BenchFrame>
   );
-}
-
-/** What the server does not keep, so that somebody can write it down elsewhere before it goes. */
-function SetAside({
-  events,
-  forget,
-}: {
-  readonly events: readonly AsideEvent[];
-  readonly forget: () => void;
-}) {
-  return (
-    <details className="text-warn bench-notice">
-      <summary className="cursor-pointer py-2">
-        {events.length === 1 ? 'One event is' : `${events.length} events are`} set aside: the rest
-        goes on
-      </summary>
-      <ul>
-        {events.map(({ what, why }, i) => (
-          <li key={i}>
-            {what}. <span className="label">{why}</span>
-          </li>
-        ))}
-      </ul>
-      <button type="button" className="bench-target underline" onClick={forget}>
-        I have seen it: let it go
-      </button>
-    </details>
-  );
-}
-
-function goOnWords(waits: boolean, phase: 'rest' | 'pulling' | 'holding' | 'faulty' | undefined) {
-  if (waits) return 'Go on (space)';
-  switch (phase) {
-    case 'rest':
-      return 'Pull (space)';
-    case 'pulling':
-      return 'Pulling …';
-    case 'faulty':
-      return 'Pull again (space)';
-    case 'holding':
-      return 'Clamped, let go (space)';
-    case undefined:
-      return 'Done, go on (space)';
-  }
 }

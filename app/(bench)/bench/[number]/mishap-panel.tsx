@@ -3,8 +3,8 @@
 import { useState } from 'react';
 import { BenchButton } from '@/app/(bench)/bench-frame';
 import {
-  MISHAP_WORDS,
   mishapSchema,
+  mishapWords,
   stringInHand,
   waysOut,
   type Mishap,
@@ -29,7 +29,7 @@ export function MishapPanel({ close, sequence, done, take }: MishapPanelProps) {
   const strings = [
     ...new Set([
       ...(inHand === undefined ? [] : [inHand]),
-      ...strungAfter(sequence.steps, done).toReversed(),
+      ...strungAfter(sequence, done).toReversed(),
     ]),
   ];
   const ways = mishap === undefined ? [] : waysOut(sequence, done, mishap, string);
@@ -41,7 +41,7 @@ export function MishapPanel({ close, sequence, done, take }: MishapPanelProps) {
   };
   return (
     <BenchPanel
-      title={mishap === undefined ? 'What happened?' : MISHAP_WORDS[mishap]}
+      title={mishap === undefined ? 'What happened?' : mishapWords(mishap)}
       open
       close={close}
     >
@@ -62,7 +62,7 @@ export function MishapPanel({ close, sequence, done, take }: MishapPanelProps) {
                   onClick={() => setMishap(each)}
                 >
                   <span className="text-soft mr-4">{i + 1}</span>
-                  {MISHAP_WORDS[each]}
+                  {mishapWords(each)}
                 </BenchButton>
               </li>
             ))}

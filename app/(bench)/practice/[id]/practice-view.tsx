@@ -114,7 +114,7 @@ export function PracticeView({ id, name, plan, ticket, lengthSystem }: PracticeV
               {question.why}
             </p>
           )}
-          <StepInHand step={step} hands={handWords(steps, done)} unit={plan.unit} small />
+          <StepInHand step={step} hands={handWords(plan.sequence, done)} unit={plan.unit} small />
         </>
       ) : (
         <div className="min-h-0 overflow-y-auto">

@@ -1,11 +1,6 @@
 import type { z } from 'zod';
 import { decimal, plainFigures, TENSION_UNIT, tensionUnitNamed } from '@/core/measure/figures';
-import {
-  HOUSE_FIGURE_LIMITS,
-  houseRulesSchema,
-  USUAL_HOUSE,
-  type HouseRules,
-} from '@/core/house/house-rules';
+import { houseRulesSchema, USUAL_HOUSE, type HouseRules } from '@/core/house/house-rules';
 import { optionalReading, reading } from '@/core/measure/reading';
 import { failure, success, type Result } from '@/core/terms/result';
 import { inTensionUnit, newtons, roundTo, type TensionUnit } from '@/core/measure/units';
@@ -22,7 +17,7 @@ const percentOf = (field: 'monofilamentShare' | 'hybridShare' | 'lockOutShare') 
   reading((text): Result<number> => {
     const percent = signedNumber(text, PERCENT);
     const share = houseRulesSchema.shape[field].safeParse((percent ?? NaN) / 100);
-    return share.success ? success(share.data) : failure(HOUSE_FIGURE_LIMITS[field]);
+    return share.success ? success(share.data) : failure(`house.${field}.beyond`);
   });
 
 /** House rules as they are typed: schools by choice, figures as text. */
@@ -37,7 +32,7 @@ export const houseEntrySchema = (unit: TensionUnit) =>
       const n = houseRulesSchema.shape.crossesByN.safeParse(newtons(by ?? NaN, typed));
       return by !== undefined && n.success && n.data !== null
         ? success(n.data)
-        : failure(HOUSE_FIGURE_LIMITS.crossesByN);
+        : failure('house.crossesByN.beyond');
     }),
   });
 

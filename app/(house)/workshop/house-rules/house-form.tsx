@@ -3,11 +3,7 @@
 import { useMemo } from 'react';
 import { Controller, useWatch } from 'react-hook-form';
 import { toast } from 'sonner';
-import {
-  HOUSE_QUESTION_NAMES,
-  HOUSE_QUESTIONS,
-  type HouseQuestion,
-} from '@/core/house/house-rules';
+import { HOUSE_QUESTION_NAMES, questionWords, schoolsOn } from '@/core/house/house-rules';
 import type { TensionUnit } from '@/core/measure/units';
 import { ChoiceField, TickField } from '@/ui/form/bound';
 import { Choice } from '@/ui/form/choice';
@@ -43,7 +39,8 @@ export function HouseForm({ name, version, initial, unit, save }: HouseFormProps
   return (
     <KeptForm form={form} className="max-w-4xl">
       {HOUSE_QUESTION_NAMES.map((question) => {
-        const { title, schools }: HouseQuestion = HOUSE_QUESTIONS[question];
+        const title = questionWords(question);
+        const schools = schoolsOn(question);
         return (
           <section key={question} aria-label={title} className="border-hair border-t py-3">
             <Controller
@@ -52,14 +49,14 @@ export function HouseForm({ name, version, initial, unit, save }: HouseFormProps
               render={({ field }) => (
                 <Choice
                   label={title}
-                  options={Object.entries(schools).map(([value, { text }]) => ({ value, text }))}
+                  options={schools.map(({ school, text }) => ({ value: school, text }))}
                   value={field.value as string}
                   onChange={field.onChange}
                 />
               )}
             />
             <ul className="label mt-1">
-              {Object.entries(schools).map(([school, { text, why }]) => (
+              {schools.map(({ school, text, why }) => (
                 <li key={school} className={school === entry[question] ? 'text-ink' : undefined}>
                   <span className="font-medium">{text}:</span> {why}
                 </li>

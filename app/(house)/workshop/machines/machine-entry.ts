@@ -9,8 +9,6 @@ import { nameText, optionalReading, reading } from '@/core/measure/reading';
 import { roundTo } from '@/core/measure/units';
 import type { MachineFacts } from '@/db/machines';
 
-const ADDRESS = 'Write where the head answers, such as ws://127.0.0.1:3411; empty by hand.';
-
 const count = <T extends string>(...counts: [T, ...T[]]) => z.enum(counts).transform(Number);
 
 export const machineSchema = z.object({
@@ -20,7 +18,7 @@ export const machineSchema = z.object({
     if (!length.ok) return length;
     return cutAssumptionsSchema.shape.gripperMm.safeParse(length.value).success
       ? success(length.value)
-      : failure('The gripper is 10 to 90 cm from the frame: 36 on most machines.');
+      : failure('machine.gripper');
   }),
   kind: machineKindSchema,
   mounts: count('6', '4', '2'),
@@ -28,12 +26,14 @@ export const machineSchema = z.object({
   clamps: count('2', '1'),
   startingClamps: count('1', '0'),
   headAddress: optionalReading((text) =>
-    URL.canParse(text) && /^wss?:$/.test(new URL(text).protocol) ? success(text) : failure(ADDRESS),
+    URL.canParse(text) && /^wss?:$/.test(new URL(text).protocol)
+      ? success(text)
+      : failure('machine.address'),
   ),
   checkEveryDays: reading((text) =>
     /^\d{1,3}$/.test(plainFigures(text)) && Number(plainFigures(text)) >= 1
       ? success(Number(plainFigures(text)))
-      : failure('Write a number of days from 1 to 999: 30.'),
+      : failure('machine.check days'),
   ),
 });
 

@@ -23,7 +23,7 @@ export const cutSchema = (bed: Bed, hybrid: boolean) =>
       const add = (path: 'method' | 'cutFrom' | 'remnants', message: string) =>
         context.addIssue({ code: 'custom', path: [path], message });
       const refused = methodProblem(bed, entry.method, hybrid);
-      if (refused) add('method', refused);
+      if (refused) add('method', refused.problem);
       const pieces = entry.method === 'two-piece' ? 2 : 1;
       if (entry.cutFrom === 'two half sets' && pieces === 1)
         add(

@@ -87,7 +87,7 @@ export function MethodTable({ rows, chosen, choose, preference, lengthSystem }: 
                   </>
                 ) : (
                   <td colSpan={HEAD.length - 1} className="text-soft py-1.5">
-                    {refused}
+                    {refused?.problem}
                   </td>
                 )}
               </tr>

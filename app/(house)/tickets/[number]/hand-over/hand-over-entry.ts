@@ -9,9 +9,7 @@ const MOST_LEFT_MM = 10_000;
 const leftOver = optionalReading((text) => {
   const length = parseLength(text, 'cm');
   if (!length.ok) return length;
-  return length.value > MOST_LEFT_MM
-    ? failure('That is more than ten metres. Write both tails together in centimetres: 85.')
-    : success(length.value);
+  return length.value > MOST_LEFT_MM ? failure('tails.too long') : success(length.value);
 });
 
 export const handOverSchema = z.object({

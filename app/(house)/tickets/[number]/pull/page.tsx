@@ -2,6 +2,7 @@ import clsx from 'clsx';
 import Link from 'next/link';
 import { setPull } from '@/core/bench/plan';
 import { paceOf, secondsLeft } from '@/core/bench/times';
+import { english } from '@/core/terms/words/english';
 import { schoolWords, type HouseRules } from '@/core/house/house-rules';
 import { betweenMachines, pullKindOf } from '@/core/house/machine';
 import { imbalances, inOrderOf } from '@/core/path/pull-order';
@@ -112,7 +113,7 @@ export default async function PullStation({ params }: PageProps<'/tickets/[numbe
         <ol className="mt-2 list-decimal pl-8">
           {steps.map(({ words, pullN: n }, i) => (
             <li key={i} className="border-hair border-b py-0.5">
-              {words}
+              {english(words)}
               {n !== undefined && (
                 <span className="figure"> {formatTension(n, setup.tension.unit)}</span>
               )}

@@ -3,6 +3,7 @@ import { decimal, plainFigures } from '@/core/measure/figures';
 import { parseTicketTension } from '@/core/measure/parsing';
 import { optionalReading } from '@/core/measure/reading';
 import { failure, success, type Result } from '@/core/terms/result';
+import type { PlainKey } from '@/core/terms/words/english';
 import type { Sport } from '@/core/terms/sport';
 import { talkSchema, type Talk } from '@/core/advice/talk';
 import { formatTicket, type TensionUnit } from '@/core/measure/units';
@@ -15,7 +16,7 @@ const skippable = <T extends string>(answers: { readonly unwrap: () => z.ZodType
 
 /** A whole or halved number within limits, an optional unit after it. */
 const number =
-  (least: number, most: number, unit: RegExp, problem: string) =>
+  (least: number, most: number, unit: RegExp, problem: PlainKey) =>
   (text: string): Result<number> => {
     const typed = /^(-?\d{1,4}(?:[.,]\d)?)$/.exec(plainFigures(text).replace(unit, '').trim())?.[1];
     const value = decimal(typed ?? '');
@@ -30,18 +31,14 @@ const racketShape = shape.racket.shape;
 /** The talk as it is answered: empty texts are questions that were skipped. */
 export const talkEntrySchema = (sport: Sport, unit: TensionUnit) => {
   const ticket = optionalReading((text) => parseTicketTension(text, sport, unit));
-  const grams = optionalReading(
-    number(0, 60, /\s*g$/, 'Lead on a racket is 0 to 60 g; 5 to 10 g is usual.'),
-  );
+  const grams = optionalReading(number(0, 60, /\s*g$/, 'lead.beyond'));
   return z
     .object({
       age: skippable(shape.age),
       level: skippable(shape.level),
       swing: skippable(shape.swing),
       style: skippable(shape.style),
-      playsAWeek: optionalReading(
-        number(0, 14, /\s*(a|per) week$/, 'They play 0 to 14 times a week: write 2 or 3.5.'),
-      ),
+      playsAWeek: optionalReading(number(0, 14, /\s*(a|per) week$/, 'plays.beyond')),
       breaks: skippable(shape.breaks),
       arm: skippable(shape.arm),
       armPart: skippable(shape.armPart),
@@ -49,9 +46,7 @@ export const talkEntrySchema = (sport: Sport, unit: TensionUnit) => {
       faults: shape.faults,
       budget: skippable(shape.budget),
       court: skippable(shape.court),
-      altitudeM: optionalReading(
-        number(-400, 5000, /\s*m$/, 'Metres above the sea: 0 to 5000, such as 1800.'),
-      ),
+      altitudeM: optionalReading(number(-400, 5000, /\s*m$/, 'altitude.beyond')),
       season: skippable(shape.season),
       weather: skippable(shape.weather),
       asksFamily: skippable(shape.asksFamily),
@@ -59,14 +54,7 @@ export const talkEntrySchema = (sport: Sport, unit: TensionUnit) => {
       beforeFamily: skippable(shape.beforeFamily),
       before: ticket,
       beforePull: skippable(shape.beforePull),
-      weightG: optionalReading(
-        number(
-          50,
-          450,
-          /\s*g$/,
-          'A racket weighs 50 to 450 g unstrung: 300 in tennis, 85 in badminton.',
-        ),
-      ),
+      weightG: optionalReading(number(50, 450, /\s*g$/, 'racket mass.beyond')),
       stiffness: skippable(racketShape.stiffness),
       grip: skippable(racketShape.grip),
       leadHeadG: grams,
