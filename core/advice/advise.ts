@@ -84,7 +84,12 @@ export interface AdviceMeans {
   readonly switched?: Switched;
 }
 
-/** Everything that can be said to this client about this racket. */
+/**
+ * Everything that can be said to this client about this racket.
+ *
+ * @example
+ * advise(usual.about, { shelf: [], labourMinor: 1800, unit: 'kg', switched: {} }).proposals[0].kind.name // 'full multifilament'
+ */
 export function advise(about: AdviceCase, means: AdviceMeans): Advice {
   const { sport } = about.spec;
   const inForce = rulesInForce(about);
@@ -157,7 +162,12 @@ const BASE_POINTS: Readonly<Record<string, number>> = {
   multifilament: 0.5,
 };
 
-/** Every rule that speaks for or against a bed, the weightiest first. */
+/**
+ * Every rule that speaks for or against a bed, the weightiest first.
+ *
+ * @example
+ * reasonsFor(usual.strung, usual.about).length // 0
+ */
 export function reasonsFor(
   strung: Strung,
   about: AdviceCase,
@@ -178,7 +188,12 @@ const PROTECTING: readonly Rank[] = ['frame limits', 'safety', 'arm'];
 /** A rule of theirs that takes this many points and more speaks against a bed; less is a matter of taste. */
 const SPEAKS_AGAINST = -0.3;
 
-/** The reasons of safety and of the arm against a bed, the weightiest first. */
+/**
+ * The reasons of safety and of the arm against a bed, the weightiest first.
+ *
+ * @example
+ * spokenAgainst(reasonsFor(usual.strung, usual.about)) // []
+ */
 export const spokenAgainst = (reasons: readonly Reason[]): readonly Reason[] =>
   reasons.filter(({ rank, points }) => PROTECTING.includes(rank) && points <= SPEAKS_AGAINST);
 

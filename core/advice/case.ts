@@ -13,6 +13,10 @@ interface CaseFacts {
   readonly record: LastJob | undefined;
 }
 
+/**
+ * @example
+ * caseOf({ bed: usual.bed, talk: usual.about.talk, house: usual.house, record: undefined }).last // undefined
+ */
 export const caseOf = ({ bed, talk, house, record }: CaseFacts): AdviceCase => ({
   spec: bed.spec,
   areaMm2: bed.areaMm2,

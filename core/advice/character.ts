@@ -74,7 +74,12 @@ export function characterOf(
 
 export type Change = 'much less' | 'less' | 'as now' | 'more' | 'much more';
 
-/** What a difference of character is called. Below a third nobody could tell. */
+/**
+ * What a difference of character is called. Below a third nobody could tell.
+ *
+ * @example
+ * changeOf(0) // 'as now'
+ */
 export function changeOf(difference: number): Change {
   if (Math.abs(difference) < 0.35) return 'as now';
   if (difference > 0) return difference > 1.5 ? 'much more' : 'more';
@@ -112,6 +117,10 @@ const toughness = (strung: Strung, sport: Sport): number =>
     (1 - MAIN_SHARE) * TOUGHNESS[strung.crosses.family]) *
   (1 + 0.15 * gaugeAbove(strung, sport));
 
+/**
+ * @example
+ * familyHours('monofilament', 'tennis') // [8, 15]
+ */
 export const familyHours = (family: Family, sport: Sport): Hours =>
   sport === 'tennis' ? LIFE_HOURS[family] : OTHER_SPORTS;
 

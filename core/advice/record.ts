@@ -56,7 +56,12 @@ export interface ChosenBed {
   readonly crosses: ChosenString;
 }
 
-/** What rules see of two strings off the shelf. */
+/**
+ * What rules see of two strings off the shelf.
+ *
+ * @example
+ * strungFrom({ mains: { string: { family: 'multifilament', shape: 'round' }, gaugeMm: 1.3 }, crosses: { string: { family: 'multifilament', shape: 'round' }, gaugeMm: 1.3 } }).mains.gaugeMm // 1.3
+ */
 export const strungFrom = ({ mains, crosses }: ChosenBed): Strung => {
   const of = ({ string, gaugeMm }: ChosenString) => ({
     family: string.family,
@@ -66,7 +71,12 @@ export const strungFrom = ({ mains, crosses }: ChosenBed): Strung => {
   return { mains: of(mains), crosses: of(crosses) };
 };
 
-/** The advice on a bed that was chosen, at the figures that will be pulled, as a job keeps it. */
+/**
+ * The advice on a bed that was chosen, at the figures that will be pulled, as a job keeps it.
+ *
+ * @example
+ * recordAdvice(usual.about, { mains: { string: { name: 'S', family: 'monofilament', shape: 'round' }, gaugeMm: 1.25 }, crosses: { string: { name: 'S', family: 'monofilament', shape: 'round' }, gaugeMm: 1.25 } }, usual.tension, {}, 'as always').ownWord // 'as always'
+ */
 export function recordAdvice(
   about: AdviceCase,
   bed: ChosenBed,

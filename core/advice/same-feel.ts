@@ -171,6 +171,9 @@ const MOST_RATIO = 4;
  * they were. Stiffness rises with tension a little less than in proportion, as stretch adds its own
  * part, so the ratio is found by the secant; a slack bed has that part still, so a very soft one may
  * have no like on another frame, and then the sentence says so.
+ *
+ * @example
+ * sameFeel(usual.bed, usual.tension, usual.bed, { mains: { family: 'monofilament', gaugeMm: 1.25, stretch: null }, crosses: { family: 'monofilament', gaugeMm: 1.25, stretch: null } }).ok // true
  */
 export function sameFeel(
   from: Bed,

@@ -267,6 +267,9 @@ function rounded(n: number, unit: TensionUnit, ceilingN: number): number {
 /**
  * The staircase for one bed, in the unit the ticket will be written in.
  * Its rules and their sources are listed in docs/method.md.
+ *
+ * @example
+ * climb(usual.about, usual.strung, 'kg').ticket.unit // 'kg'
  */
 export function climb(
   about: AdviceCase,

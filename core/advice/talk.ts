@@ -79,7 +79,12 @@ export const SILENT: Talk = {
   racket: { weightG: null, stiffness: null, grip: null, leadHeadG: null, leadHandleG: null },
 };
 
-/** What stays true from one job to the next; what was wrong and what is asked for is said anew each time. */
+/**
+ * What stays true from one job to the next; what was wrong and what is asked for is said anew each time.
+ *
+ * @example
+ * remembered({ ...usual.about.talk, level: 'club' }).level // 'club'
+ */
 export const remembered = (talk: Talk): Talk => ({
   ...talk,
   faults: [],
@@ -113,7 +118,12 @@ const WANT_WORDS: Record<Sport, Partial<Record<Want, string>>> = {
   },
 };
 
-/** What a client of this sport may want more of, in the sport's own words. */
+/**
+ * What a client of this sport may want more of, in the sport's own words.
+ *
+ * @example
+ * wantsOf('badminton').length > 0 // true
+ */
 export const wantsOf = (sport: Sport): readonly { readonly value: Want; readonly text: string }[] =>
   wantSchema.options.flatMap((value) => {
     const text = WANT_WORDS[sport][value];
@@ -134,7 +144,12 @@ const FAULT_WORDS: Record<Fault, string> = {
 export const FAULTS: readonly { readonly value: Fault; readonly text: string }[] =
   faultSchema.options.map((value) => ({ value, text: FAULT_WORDS[value] }));
 
-/** The whole talk in a line of words: `older, club, flat · plays 2 a week · elbow sore now`. */
+/**
+ * The whole talk in a line of words: `older, club, flat · plays 2 a week · elbow sore now`.
+ *
+ * @example
+ * talkWords(usual.about.talk, 'tennis') // ''
+ */
 export function talkWords(talk: Talk, sport: Sport): string {
   const { racket } = talk;
   const groups: readonly (readonly (string | false | null)[])[] = [

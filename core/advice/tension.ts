@@ -15,7 +15,12 @@ export const MONOFILAMENT_MOST_N = newtons(27, 'kg');
 
 const FIVE_LB = newtons(5, 'lb');
 
-/** The last pull before a tie-off, to make up for draw-back at the knot, as the house does it. Common practice. */
+/**
+ * The last pull before a tie-off, to make up for draw-back at the knot, as the house does it. Common practice.
+ *
+ * @example
+ * knotPull(newtons(50, 'lb'), 'lb') / newtons(1, 'lb') // 55
+ */
 export function knotPull(
   n: number,
   unit: TensionUnit,
@@ -47,7 +52,12 @@ export const steppedPulls = (
 ): readonly number[] =>
   Array.from({ length: strings }, (_, i) => Math.max(Math.min(n, leastN), n - (i + 1) * byN));
 
-/** What to be careful of with this ticket on this frame; nothing is refused. */
+/**
+ * What to be careful of with this ticket on this frame; nothing is refused.
+ *
+ * @example
+ * tensionCautions(usual.spec, usual.tension, 'natural gut', 'natural gut').length // 0
+ */
 export function tensionCautions(
   spec: FrameSpec,
   ticket: TicketTension,

@@ -15,6 +15,10 @@ import { ARM_CAUTION } from './talk';
 import type { AdviceCase, Confidence, LastJob, Pulls, Source } from './rule';
 import type { Step } from './staircase';
 
+/**
+ * @example
+ * sourceWords('from memory') // 'from memory'
+ */
 export const sourceWords = (source: Source): string =>
   typeof source === 'string' ? source : `published: ${source.published}`;
 
@@ -27,13 +31,23 @@ export const CONFIDENCE_WORDS: Record<Confidence, string> = {
 const signed = (n: number, unit: TensionUnit): string =>
   `${n > 0 ? '+' : n < 0 ? '−' : '±'}${inTensionUnit(Math.abs(n), unit, 0.1)}`;
 
-/** What a step moves: `−1.5 kg` for both strings, `−2/+2 lb` when they differ. */
+/**
+ * What a step moves: `−1.5 kg` for both strings, `−2/+2 lb` when they differ.
+ *
+ * @example
+ * byWords({ mainN: newtons(-1.5, 'kg'), crossN: newtons(-1.5, 'kg') }, 'kg') // '−1.5 kg'
+ */
 export const byWords = ({ mainN, crossN }: Pulls, unit: TensionUnit): string =>
   Math.abs(mainN - crossN) < 1e-9
     ? `${signed(mainN, unit)} ${unit}`
     : `${signed(mainN, unit)}/${signed(crossN, unit)} ${unit}`;
 
-/** How what was typed differs from the advice, in words; nothing when it does not. */
+/**
+ * How what was typed differs from the advice, in words; nothing when it does not.
+ *
+ * @example
+ * differenceWords(usual.tension, usual.tension) // undefined
+ */
 export function differenceWords(typed: TicketTension, advised: Pulls): string | undefined {
   const by = { mainN: typed.mainN - advised.mainN, crossN: typed.crossN - advised.crossN };
   const figure = byWords(by, typed.unit);
@@ -44,7 +58,12 @@ export function differenceWords(typed: TicketTension, advised: Pulls): string | 
     : `${figure} from the advice`;
 }
 
-/** How the new figures stand to the last job, when the difference is hardly felt. */
+/**
+ * How the new figures stand to the last job, when the difference is hardly felt.
+ *
+ * @example
+ * hardlyFelt(usual.tension, undefined) // undefined
+ */
 export function hardlyFelt(ticket: TicketTension, last: LastJob | undefined): string | undefined {
   if (!last) return undefined;
   const largest = Math.max(
@@ -57,6 +76,10 @@ export function hardlyFelt(ticket: TicketTension, last: LastJob | undefined): st
   return `Only ${inTensionUnit(largest, ticket.unit, 0.1)} ${ticket.unit} from last time, which is hardly felt.`;
 }
 
+/**
+ * @example
+ * hoursWords([8, 15]) // '8 to 15 h'
+ */
 export const hoursWords = ([least, most]: Hours): string => {
   const [from, to] = [Math.max(1, Math.round(least)), Math.max(1, Math.round(most))];
   return from === to ? `${from} h` : `${from} to ${to} h`;
@@ -71,7 +94,12 @@ const TRAIT_WORDS: Record<Trait, string> = {
   holding: 'tension holding',
 };
 
-/** `more comfort and power, less spin`; nothing when all stays as it is. */
+/**
+ * `more comfort and power, less spin`; nothing when all stays as it is.
+ *
+ * @example
+ * changeWords({ power: 'more', control: 'same', comfort: 'more', spin: 'same', life: 'less', holding: 'same' }) // 'more power and comfort, less life'
+ */
 export function changeWords(changes: Readonly<Record<Trait, Change>>): string {
   const with_ = (change: Change) =>
     TRAITS.filter((trait) => changes[trait] === change).map((trait) => TRAIT_WORDS[trait]);

@@ -51,6 +51,9 @@ export interface Job extends JobQuestion {
  * show this one.
  *
  * @param asked lengths in mm, pulls in N
+ *
+ * @example
+ * jobOf(usual.job).plan.pieces.map(({ name }) => name) // ['mains', 'crosses']
  */
 export function jobOf(asked: JobQuestion): Job {
   const { bed, mains, crosses, tension, choice, assumptions, learnt, house } = asked;

@@ -64,7 +64,12 @@ export const benchEventSchema = z.object({
 });
 export type BenchEvent = z.infer<typeof benchEventSchema>;
 
-/** Short name of a sequence: two plans that differ in any pull, hole or order have different ones. FNV-1a, 32 bit. */
+/**
+ * Short name of a sequence: two plans that differ in any pull, hole or order have different ones. FNV-1a, 32 bit.
+ *
+ * @example
+ * planKey(usual.sequence.steps) === planKey(usual.sequence.steps.slice(1)) // false
+ */
 export function planKey(steps: readonly BenchStep[]): string {
   let hash = 0x811c9dc5;
   const named = steps.map(({ kind, string, at, pullN: n }) =>
@@ -103,7 +108,12 @@ export interface BenchLog {
   readonly plan: string | undefined;
 }
 
-/** What the events of a job come to, in the order in which they were kept. */
+/**
+ * What the events of a job come to, in the order in which they were kept.
+ *
+ * @example
+ * benchLog([]).done // 0
+ */
 export function benchLog(events: readonly BenchEvent[]): BenchLog {
   let [done, paused, workedMs] = [0, false, 0];
   let plan: string | undefined;

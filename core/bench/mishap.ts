@@ -16,7 +16,12 @@ export const mishapSchema = z.enum([
 ]);
 export type Mishap = z.infer<typeof mishapSchema>;
 
-/** What is said to have gone wrong. */
+/**
+ * What is said to have gone wrong.
+ *
+ * @example
+ * mishapWords('string broke') // 'The string broke'
+ */
 export const mishapWords = (mishap: Mishap): string => say(`mishap.${mishap}`);
 
 /** What a way out is, whatever its title says; jobs at the bench go by it. */
@@ -65,7 +70,12 @@ export interface WayOut {
   readonly caution?: string;
 }
 
-/** The string that a mishap at this step is most likely about: the one in hand, else the last that went in. */
+/**
+ * The string that a mishap at this step is most likely about: the one in hand, else the last that went in.
+ *
+ * @example
+ * stringInHand(usual.sequence, usual.sequence.steps.length) // 'C19'
+ */
 export function stringInHand(sequence: Sequence, done: number): string | undefined {
   return sequence.steps[done]?.string ?? strungAfter(sequence, done).at(-1);
 }
@@ -79,6 +89,9 @@ export const cameInWith = (steps: readonly BenchStep[], string: string): number 
 /**
  * The ways out of a mishap with a string after `done` steps, the most usual first. A cracked frame
  * has one only: the load comes off.
+ *
+ * @example
+ * waysOut(usual.sequence, 20, 'frame cracked', undefined).map(({ id }) => id) // ['take the load off']
  */
 export function waysOut(
   sequence: Sequence,
@@ -124,7 +137,12 @@ export function waysOut(
   }
 }
 
-/** The way out that was taken from a mishap; undefined when it asks for nothing more to be done. */
+/**
+ * The way out that was taken from a mishap; undefined when it asks for nothing more to be done.
+ *
+ * @example
+ * wayTaken(usual.sequence, { step: 20, mishap: 'pulled again', string: 'M4L', wayId: 'write down' }) // undefined
+ */
 export function wayTaken(
   sequence: Sequence,
   amiss: {

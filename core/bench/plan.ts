@@ -69,7 +69,12 @@ export interface BenchPlan {
   readonly notes?: readonly BenchNote[];
 }
 
-/** What each string is set to, N: outer strings are stepped down where the maker says so. */
+/**
+ * What each string is set to, N: outer strings are stepped down where the maker says so.
+ *
+ * @example
+ * setPull(usual.bed, usual.tension)('M3L') // 235.4
+ */
 export function setPull(
   { spec, mainsPerSide }: Bed,
   { mainN, crossN }: Pick<TicketTension, 'mainN' | 'crossN'>,
@@ -87,7 +92,12 @@ export function setPull(
   };
 }
 
-/** The next hole that a run is about to cover, and in how many steps; undefined when none is near. */
+/**
+ * The next hole that a run is about to cover, and in how many steps; undefined when none is near.
+ *
+ * @example
+ * coveredSoon(usual.sequence.steps, 20, 40)?.step.kind // 'open a hole'
+ */
 export function coveredSoon(
   steps: readonly BenchStep[],
   done: number,
@@ -98,7 +108,12 @@ export function coveredSoon(
   return ahead < 0 || !step ? undefined : { step, inSteps: ahead };
 }
 
-/** What the head pulls in a step, N; undefined where it pulls nothing. */
+/**
+ * What the head pulls in a step, N; undefined where it pulls nothing.
+ *
+ * @example
+ * headPull(usual.sequence.steps.find(({ string }) => string === 'M3L')) // 235.4
+ */
 export function headPull({ actions }: BenchStep): number | undefined {
   return actions.find((action) => action.do === 'pull')?.pullN;
 }

@@ -34,6 +34,9 @@ function chance(seed: number, step: number, salt: number): number {
 /**
  * The question before step number `at`; undefined where there is nothing to ask. `seed` makes one round
  * differ from the next: which question a step gets, and in which order its answers stand.
+ *
+ * @example
+ * questionAt({ bed: usual.bed, sequence: usual.sequence, custom: usual.house, unit: 'kg' }, 12, 1)?.right // '24 kg'
  */
 export function questionAt(plan: QuizPlan, at: number, seed: number): Question | undefined {
   const step = plan.sequence.steps[at];

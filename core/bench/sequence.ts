@@ -36,6 +36,9 @@ export function benchLedger({ bed, tension, custom, machine }: BenchPlan, path: 
 /**
  * Every step of a job, from the look at the frame to the last look at the bed; or why this frame,
  * method, custom and machine do not go together.
+ *
+ * @example
+ * benchSequence({ ...usual.plan, machine: { ...usual.plan.machine, startingClamps: 0 } }).code // 'ledger.no starting clamp'
  */
 export function benchSequence(plan: BenchPlan): Result<Sequence> {
   const { bed, tension, custom } = plan;
@@ -99,7 +102,12 @@ const STEPS_AFTER: readonly BenchStep[] = [
   step('last look', [message('step.last look')]),
 ];
 
-/** Strings that are in when so many steps are done, in the order in which they came. */
+/**
+ * Strings that are in when so many steps are done, in the order in which they came.
+ *
+ * @example
+ * strungAfter(usual.sequence, 6) // ['M1L', 'M1R']
+ */
 export function strungAfter(
   { path, steps }: Pick<Sequence, 'path' | 'steps'>,
   done: number,

@@ -25,7 +25,12 @@ export interface HeadState {
 
 export const AT_REST: HeadState = { mode: 'pulling', drawnN: 0, givenN: 0 };
 
-/** The pull in the string, N. */
+/**
+ * The pull in the string, N.
+ *
+ * @example
+ * pullIn({ drawnN: 200, givenN: 12 }) // 188
+ */
 export const pullIn = ({ drawnN, givenN }: HeadState): number => drawnN - givenN;
 
 /** What a string gives at a fixed length, as a share of its pull. From memory: 5 to 10 % before the first ball. */
@@ -49,6 +54,9 @@ const OVERSHOOTS = 1.08;
 /**
  * The state after `seconds` more (a standard linear solid: a spring, beside a spring and a damper in a
  * row). A constant pull draws on while the string gives; a lock-out stops at its figure.
+ *
+ * @example
+ * Math.round(pullIn(afterPulling(AT_REST, { pull: 'constant pull', family: 'monofilament', setN: 200 }, 20))) // 200
  */
 export function afterPulling(state: HeadState, of: HeadPull, seconds: number): HeadState {
   const { setN, pull, family, fault } = of;

@@ -70,7 +70,12 @@ export type Pace = Readonly<Record<StepGroup, number>>;
 
 export const EVEN_PACE: Pace = { before: 1, mains: 1, crosses: 1, knots: 1, after: 1 };
 
-/** Seconds that a step takes a hand, by its own pace. */
+/**
+ * Seconds that a step takes a hand, by its own pace.
+ *
+ * @example
+ * stepSeconds({ kind: 'pull', string: 'C3' }, 'tennis', 'tournament') // 24
+ */
 export function stepSeconds(
   step: Pick<BenchStep, 'kind' | 'string'>,
   sport: Sport,
@@ -84,7 +89,12 @@ export function stepSeconds(
   return seconds * SLOWER[hand] * pace[groupOf(step)];
 }
 
-/** Seconds of all steps from number `from` on. */
+/**
+ * Seconds of all steps from number `from` on.
+ *
+ * @example
+ * Math.round(secondsLeft(usual.sequence.steps, 0, 'tennis', 'tournament') / 60) // 19
+ */
 export const secondsLeft = (
   steps: readonly BenchStep[],
   from: number,
@@ -100,7 +110,12 @@ export interface TimedPart {
   readonly tookS: number;
 }
 
-/** One job's steps that were timed, summed by part. Steps without a time are left out of both sums. */
+/**
+ * One job's steps that were timed, summed by part. Steps without a time are left out of both sums.
+ *
+ * @example
+ * timedParts(usual.sequence.steps, new Map([[0, 60_000]]), 'tennis', 'tournament') // [{ group: 'before', expectedS: 30, tookS: 60 }]
+ */
 export function timedParts(
   steps: readonly BenchStep[],
   tookMs: ReadonlyMap<number, number>,
@@ -126,7 +141,12 @@ const PRIOR_JOBS = 3;
 /** A part that took more or less than this is a mistake of the clock, not a pace. */
 const PLAUSIBLE = [0.25, 4] as const;
 
-/** The pace of a hand from its past jobs: the geometric mean of took over expected, drawn towards 1. */
+/**
+ * The pace of a hand from its past jobs: the geometric mean of took over expected, drawn towards 1.
+ *
+ * @example
+ * paceOf([]).mains // 1
+ */
 export function paceOf(past: readonly TimedPart[]): Pace {
   const of = (group: StepGroup): number => {
     const logs = past.flatMap((part) => {

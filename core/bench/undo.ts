@@ -34,7 +34,12 @@ export function holdersIn({ layout, holds }: BenchState): ReadonlyMap<Holder, st
   );
 }
 
-/** What the hands do with the holders in a step, `clamp 1 from M2R to M3R`; nothing where none is moved. */
+/**
+ * What the hands do with the holders in a step, `clamp 1 from M2R to M3R`; nothing where none is moved.
+ *
+ * @example
+ * handWords(usual.sequence, 7) // 'clamp 1 from M1R to M2R'
+ */
 export function handWords({ path, steps }: Steps, done: number): string | undefined {
   const state = stateAfter(path, steps, done);
   const [before, after] = [state, applyAll(state, steps[done]?.actions ?? [])].map(holdersIn) as [
@@ -61,6 +66,9 @@ export function handWords({ path, steps }: Steps, done: number): string | undefi
  * head takes the string again before its clamp comes off, the clamp goes back to where it was, then the
  * head lets down. So the machine passes through the states of the way in, in reverse, and what the
  * ledger proved for them holds for the way back.
+ *
+ * @example
+ * undoSteps(usual.sequence, 8, 7).map(({ take }) => take.string) // ['M2R']
  */
 export function undoSteps({ path, steps }: Steps, done: number, to: number): readonly UndoStep[] {
   let state = stateAfter(path, steps, to);

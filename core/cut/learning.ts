@@ -19,6 +19,9 @@ const ENOUGH = { frame: 3, workshop: 6 } as const;
 /**
  * How much more string a piece took than planned, mm: what was given less what was left, against
  * the plan's cut less the plan's own left-over. The corrections of the time are no part of it.
+ *
+ * @example
+ * difference({ givenMm: 6200, leftOverMm: 700 }, { rawCutMm: 6100, leftMm: 600 }) // 0
  */
 export const difference = (
   given: { readonly givenMm: number; readonly leftOverMm: number },
@@ -61,7 +64,12 @@ export interface PastPiece<Name extends string> {
   readonly difference: Difference;
 }
 
-/** The correction of each piece for the next job on a frame, from the past of one sport in a workshop. */
+/**
+ * The correction of each piece for the next job on a frame, from the past of one sport in a workshop.
+ *
+ * @example
+ * learnFrom([], null) // {}
+ */
 export function learnFrom<Name extends string>(
   past: readonly PastPiece<Name>[],
   frameId: string | null,

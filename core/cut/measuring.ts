@@ -51,7 +51,12 @@ const NAMES: Record<Piece['name'], string> = {
   whole: 'The one piece',
 };
 
-/** One sentence on measuring this piece without a tape. `words` says a length as the workshop does. */
+/**
+ * One sentence on measuring this piece without a tape. `words` says a length as the workshop does.
+ *
+ * @example
+ * measureWords(usual.bed, usual.job.plan.pieces[1], usual.job.assumptions, (mm) => `${Math.round(mm / 10)} cm`) // 'Crosses: 19 head widths, from the last hole to the gripper, twice, 5 cm more.'
+ */
 export function measureWords(
   bed: Bed,
   piece: PieceLength,

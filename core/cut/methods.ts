@@ -14,7 +14,12 @@ import { isMain, placeName } from '../path/segments';
 import type { Sport } from '../terms/sport';
 import { crossFinish } from '../frame/pattern';
 
-/** Why a frame cannot be strung this way, or nothing when it can. */
+/**
+ * Why a frame cannot be strung this way, or nothing when it can.
+ *
+ * @example
+ * methodProblem(usual.bed, 'one-piece', true).code // 'method.hybrid'
+ */
 export function methodProblem(bed: Bed, method: Method, hybrid: boolean): Refused | undefined {
   if (method === 'two-piece') return undefined;
   if (hybrid) return failure('method.hybrid');
@@ -32,11 +37,21 @@ export function methodProblem(bed: Bed, method: Method, hybrid: boolean): Refuse
   return mainsFinish === 'head' ? undefined : failure('method.mains finish at the throat');
 }
 
-/** The methods that this frame can be strung by. */
+/**
+ * The methods that this frame can be strung by.
+ *
+ * @example
+ * possibleMethods(usual.bed, false) // ['two-piece', 'one-piece', 'one-piece-top-cross']
+ */
 export const possibleMethods = (bed: Bed, hybrid: boolean): readonly Method[] =>
   METHODS.filter((method) => methodProblem(bed, method, hybrid) === undefined);
 
-/** What to be careful of when this path is strung; nothing is refused for it. */
+/**
+ * What to be careful of when this path is strung; nothing is refused for it.
+ *
+ * @example
+ * pathCautions(usual.bed, usual.path).length // 0
+ */
 export function pathCautions(bed: Bed, path: Path): readonly string[] {
   const { methods } = bed.spec.stringing;
   const cautions: string[] = [];
@@ -96,7 +111,12 @@ const BARE_MINUTES: Record<Sport, number> = { tennis: 26, badminton: 30, squash:
 const KNOT_MINUTES = 1.5;
 const COVERED_MINUTES = 0.5;
 
-/** Every method side by side: those the frame takes first, in the order that the workshop prefers. */
+/**
+ * Every method side by side: those the frame takes first, in the order that the workshop prefers.
+ *
+ * @example
+ * compareMethods(usual.bed, usual.job, false, { shortSide: 'left', crossStart: 'left' }, usual.job.assumptions, 'two pieces')[0].method // 'two-piece'
+ */
 export function compareMethods(
   bed: Bed,
   strings: { readonly mains: PlannedString; readonly crosses: PlannedString },
@@ -152,7 +172,12 @@ function rank({ found, method }: MethodRow, preference: MethodPreference): numbe
   return figure[preference] + found.cautions.length * 1e-3;
 }
 
-/** Where a plan starts: the maker's first method that the frame takes, else two pieces, which every frame takes. */
+/**
+ * Where a plan starts: the maker's first method that the frame takes, else two pieces, which every frame takes.
+ *
+ * @example
+ * usualChoice(usual.bed, true).method // 'two-piece'
+ */
 export function usualChoice(bed: Bed, hybrid: boolean): PathChoice {
   const possible = possibleMethods(bed, hybrid);
   const named = bed.spec.stringing.methods.find((method) => possible.includes(method));

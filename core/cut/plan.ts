@@ -33,6 +33,9 @@ export interface CutPlan {
  * The pieces of a job, their way and their length, the strings in the order in which `custom` pulls them: the
  * one order that the Cut station, the work sheet and the bench show. A job in one piece is strung with its
  * mains' string.
+ *
+ * @example
+ * planCut(usual.bed, usual.job, usual.job.choice, usual.job.assumptions).pieces.length // 2
  */
 export function planCut(
   bed: Bed,
@@ -61,7 +64,12 @@ export function planCut(
   return { path, pieces };
 }
 
-/** How much longer a string is under its pull: as it was measured, or as its family has it. */
+/**
+ * How much longer a string is under its pull: as it was measured, or as its family has it.
+ *
+ * @example
+ * stretchOf({ family: 'monofilament', gaugeMm: 1.25, stretch: 0.04 }, 'tennis') // 0.04
+ */
 export const stretchOf = (
   { family, gaugeMm, stretch, pullN }: PlannedString,
   sport: Sport,
@@ -83,7 +91,12 @@ export interface SetLengths {
   readonly remnantsMm: readonly number[];
 }
 
-/** What a choice at the Cut station means for these two strings. */
+/**
+ * What a choice at the Cut station means for these two strings.
+ *
+ * @example
+ * cutSource('one set', { mainSetMm: 12_200, crossSetMm: 12_200, remnantsMm: [] }).kind // 'one set'
+ */
 export function cutSource(
   kind: CutSourceKind,
   { mainSetMm, crossSetMm, remnantsMm }: SetLengths,
@@ -137,7 +150,12 @@ function bridgeHelp(
   return shortMm <= bridges.lastMm + bridges.firstMm + SAME_MM ? 'first and last' : undefined;
 }
 
-/** Whether what the pieces are cut from is enough, and by how much each is over or short. */
+/**
+ * Whether what the pieces are cut from is enough, and by how much each is over or short.
+ *
+ * @example
+ * checkSource(cutSource('one set', { mainSetMm: 4000, crossSetMm: 4000, remnantsMm: [] }), usual.job.plan.pieces).pieces.some(({ spareMm }) => spareMm < 0) // true
+ */
 export function checkSource(
   source: CutSource,
   pieces: readonly PieceLength[],

@@ -16,7 +16,12 @@ import { formatFeet, formatMetres, formatStringLength, type LengthSystem } from 
 export const skipWords = (numbers: readonly number[], end: End): string =>
   numbers.length > 0 ? numbers.map((n) => `${n}${letter(end)}`).join(' ') : 'none';
 
-/** `mains: 8H left`: whose tail is tied, and where. */
+/**
+ * `mains: 8H left`: whose tail is tied, and where.
+ *
+ * @example
+ * knotWords(usual.path.knots[0]) // 'mains: 8H left'
+ */
 export const knotWords = ({
   ties,
   hole,
@@ -30,7 +35,12 @@ export const PIECE_WORDS: Record<Piece['name'], string> = {
   whole: 'one piece',
 };
 
-/** `9H left, before M8L is pulled: the run 8H–10H left covers it, and C2 still needs it`. */
+/**
+ * `9H left, before M8L is pulled: the run 8H–10H left covers it, and C2 still needs it`.
+ *
+ * @example
+ * coverWords({ at: { hole: usual.bed.holes[7], side: 'left' }, by: { kind: 'outside', from: { hole: usual.bed.holes[6], side: 'left' }, to: { hole: usual.bed.holes[8], side: 'left' } }, before: { string: 'M6L', knot: false }, needs: { string: 'C1', knot: false } }) // '8H left, before M6L is pulled: the run 7H–9H left covers it, and C1 still needs it'
+ */
 export function coverWords({ at, by, before, needs }: Covered): string {
   const pull = before.knot ? `${before.string} is tied off` : `${before.string} is pulled`;
   const need = needs.knot ? `the knot of ${needs.string}` : needs.string;
@@ -48,26 +58,50 @@ export function knotCount(knots: readonly { readonly end: End }[]): string {
   return `${atHead} at the head, ${knots.length - atHead} at the throat`;
 }
 
-/** What follows for the last cross when the first one starts on this side. */
+/**
+ * What follows for the last cross when the first one starts on this side.
+ *
+ * @example
+ * crossWay('left', 'right', 19) // 'start left, finish right (19 crosses)'
+ */
 export const crossWay = (start: Side, finish: Side, crosses: number): string =>
   `start ${start}, finish ${finish} (${crosses} crosses)`;
 
+/**
+ * @example
+ * mainsWay(usual.bed) // 'start at the head, finish at the head'
+ */
 export const mainsWay = (bed: Pick<Bed, 'mainsStart' | 'mainsFinish'>): string =>
   `start at the ${bed.mainsStart}, finish at the ${bed.mainsFinish}`;
 
-/** A difference as one says it: whole centimetres below a metre, or feet and inches. */
+/**
+ * A difference as one says it: whole centimetres below a metre, or feet and inches.
+ *
+ * @example
+ * lengthWords(6050, 'metric') // '6.05 m'
+ */
 export function lengthWords(mm: number, system: LengthSystem): string {
   if (system === 'imperial') return formatFeet(mm);
   return mm < 1000 ? `${Math.round(mm / 10)} cm` : formatMetres(mm);
 }
 
-/** `14 cm over`, `46 cm short`. */
+/**
+ * `14 cm over`, `46 cm short`.
+ *
+ * @example
+ * spareText(-120, 'metric') // '12 cm short'
+ */
 export function spareText(mm: number, system: LengthSystem): string {
   if (Math.abs(mm) < 5) return 'just enough';
   return `${lengthWords(Math.abs(mm), system)} ${mm < 0 ? 'short' : 'over'}`;
 }
 
-/** Whether what it is cut from is enough, and what to do when half of it is not. */
+/**
+ * Whether what it is cut from is enough, and what to do when half of it is not.
+ *
+ * @example
+ * cutAdvice(usual.job.supply, 'metric').word // 'Enough: mains 15 cm over, crosses 62 cm over.'
+ */
 export function cutAdvice(
   check: SourceCheck,
   system: LengthSystem,
@@ -114,6 +148,9 @@ export function cutAdvice(
 /**
  * The order of the pulls, in short: `M1 to M8, right then left by turns; then C1 to C19`, or run by run where
  * the sides do not take turns, `M1R, M1L, M2R to M4R, M2L to M7L; then …`.
+ *
+ * @example
+ * orderWords(['M1R', 'M1L', 'M2R', 'M3R']) // 'M1 to M1, right then left by turns; then M2R to M3R'
  */
 export function orderWords(order: readonly string[]): string {
   let pairs = 0;

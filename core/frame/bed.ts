@@ -44,7 +44,12 @@ export interface Study {
 
 const list = (numbers: readonly number[]) => (numbers.length > 0 ? numbers.join(' ') : 'none');
 
-/** Studies a frame as far as what was entered allows. Never throws on a spec of the right shape. */
+/**
+ * Studies a frame as far as what was entered allows. Never throws on a spec of the right shape.
+ *
+ * @example
+ * studyFrame(usual.spec).bed.skips // { head: [7, 9], throat: [7, 9] }
+ */
 export function studyFrame(spec: FrameSpec): Study {
   const checked = checkFrame(spec);
   if (!checked.ok) return { problems: checked.problems, cautions: [], assumed: [], bed: undefined };
@@ -60,7 +65,12 @@ export function studyFrame(spec: FrameSpec): Study {
   };
 }
 
-/** The bed of holes whose places and skips are known, so that nothing is proposed. */
+/**
+ * The bed of holes whose places and skips are known, so that nothing is proposed.
+ *
+ * @example
+ * bedFrom(usual.spec, usual.bed.outline, usual.bed.holes, usual.bed.skips).mainsPerSide // 8
+ */
 export function bedFrom(
   spec: FrameSpec,
   outline: Outline,

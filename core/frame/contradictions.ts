@@ -41,7 +41,12 @@ export type Checked =
 const SKIP_FIELD = { head: 'headSkip', throat: 'throatSkip' } as const;
 const OUTERMOST_FIELD = { head: 'headOutermost', throat: 'throatOutermost' } as const;
 
-/** Counts everything that was entered against everything else. Never throws on a spec of the right shape. */
+/**
+ * Counts everything that was entered against everything else. Never throws on a spec of the right shape.
+ *
+ * @example
+ * checkFrame({ ...usual.spec, pattern: { mains: 17, crosses: 19 } }).ok // false
+ */
 export function checkFrame(spec: FrameSpec): Checked {
   const refuse = (problems: readonly FrameProblem[]): Checked => ({ ok: false, problems });
 

@@ -158,7 +158,12 @@ export interface FrameProblem {
   readonly problem: string;
 }
 
-/** The inside of the head, or why these figures do not make one. */
+/**
+ * The inside of the head, or why these figures do not make one.
+ *
+ * @example
+ * headOutline(usual.spec).ok // true
+ */
 export function headOutline({ head }: FrameSpec): Result<Outline> {
   if (typeof head.outline === 'string')
     return success(familyOutline(head.lengthMm, head.widthMm, head.outline));
@@ -179,7 +184,12 @@ export const limitsProblem = (spec: FrameSpec, outline: Outline): string | undef
     areaMm2: strungArea(outline),
   });
 
-/** The printed range in newtons, or nothing when none is known. */
+/**
+ * The printed range in newtons, or nothing when none is known.
+ *
+ * @example
+ * printedRange(usual.spec) // undefined
+ */
 export const printedRange = ({
   tension,
 }: FrameSpec): { readonly minN: number; readonly maxN: number } | undefined =>

@@ -139,7 +139,12 @@ export function strungArea({ half }: Outline): number {
   return Math.abs(doubled);
 }
 
-/** Arc length of half the inside rim, head to throat, mm. */
+/**
+ * Arc length of half the inside rim, head to throat, mm.
+ *
+ * @example
+ * Math.round(halfPerimeter(usual.bed.outline) / 10) // 46
+ */
 export const halfPerimeter = ({ half }: Outline): number => (half.at(-1) as RimPoint).arc;
 
 /** The whole way round the inside of the head, mm. */
@@ -216,7 +221,12 @@ export function outwardNormal(
   return { x: -(q.y - p.y) / length, y: (q.x - p.x) / length };
 }
 
-/** The points of the right half moved outwards by `offset`, between two distances along the rim. */
+/**
+ * The points of the right half moved outwards by `offset`, between two distances along the rim.
+ *
+ * @example
+ * offsetRun(usual.bed.outline, 10, 40, 5).length > 1 // true
+ */
 export function offsetRun(
   outline: Outline,
   fromArc: number,

@@ -131,6 +131,9 @@ export interface RuledRows {
 /**
  * Hole positions as rows of a ruler, whichever way they were given, as fine as a form writes them;
  * none when nothing was ruled. Where the rim runs steeper than it runs flat, holes belong to the side.
+ *
+ * @example
+ * ruledRowsOf(usual.spec) === undefined // true
  */
 export function ruledRowsOf(spec: FrameSpec): RuledRows | undefined {
   const { positionsMm } = spec.holes;

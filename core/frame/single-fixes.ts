@@ -14,7 +14,12 @@ export interface Mend {
 
 const MOST_MENDS = 6;
 
-/** The single changes that would mend a frame, the most specific first; none for a sound one. */
+/**
+ * The single changes that would mend a frame, the most specific first; none for a sound one.
+ *
+ * @example
+ * singleFixes(usual.spec) // []
+ */
 export function singleFixes(spec: FrameSpec): readonly Mend[] {
   if (checkFrame(spec).ok) return [];
   const seen = new Set<string>();

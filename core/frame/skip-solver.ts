@@ -403,6 +403,9 @@ function join(
 /**
  * The likeliest skips for these holes, exactly the best `MOST_ANSWERS` of all that counting allows.
  * Empty when counting allows none: the holes are too few or too many, or what was seen contradicts.
+ *
+ * @example
+ * solveSkips({ sport: 'tennis', outline: usual.bed.outline, arcs: usual.bed.holes.map(({ arc }) => arc), mainsPerSide: 8, crosses: 19, shared: { head: [], throat: [] }, bridgeAside: undefined, seen: { head: { skip: [], all: false, count: undefined }, throat: { skip: [], all: false, count: undefined } }, fan: false }).answers[0].skips // { head: [7, 9], throat: [7, 9] }
  */
 export function solveSkips(question: SkipQuestion): SkipProposal {
   const { arcs, mainsPerSide, crosses, shared } = question;

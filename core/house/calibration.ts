@@ -60,7 +60,12 @@ export interface CheckDue {
   readonly inDays: number | undefined;
 }
 
-/** When the next check is due, `everyDays` after the latest. */
+/**
+ * When the next check is due, `everyDays` after the latest.
+ *
+ * @example
+ * checkDue([], 30, '2026-11-26') // { latest: undefined, inDays: undefined }
+ */
 export function checkDue(
   checks: readonly MachineCheck[],
   everyDays: number,
@@ -76,7 +81,12 @@ export function checkDue(
   };
 }
 
-/** What should be said of a machine before it pulls; nothing while it is checked in time and near its figure. */
+/**
+ * What should be said of a machine before it pulls; nothing while it is checked in time and near its figure.
+ *
+ * @example
+ * checkWords([], 30, '2026-11-26') // 'Its pull was never checked: hang a known weight on it, or a spring scale.'
+ */
 export function checkWords(
   checks: readonly MachineCheck[],
   everyDays: number,

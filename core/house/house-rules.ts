@@ -96,13 +96,23 @@ export const keptHouseSchema = z
   .transform((kept) => ({ ...USUAL_HOUSE, ...kept }))
   .pipe(houseRulesSchema);
 
-/** Whether two workshops, or one at two times, stand alike on everything. */
+/**
+ * Whether two workshops, or one at two times, stand alike on everything.
+ *
+ * @example
+ * sameHouse(USUAL_HOUSE, { ...USUAL_HOUSE, ahead: 'one' }) // false
+ */
 export const sameHouse = (a: HouseRules, b: HouseRules): boolean =>
   (Object.keys(USUAL_HOUSE) as (keyof HouseRules)[]).every((name) => a[name] === b[name]);
 
 const TWO_LB = newtons(2, 'lb');
 
-/** What a workshop's school puts on mains and crosses of a bed of one string, N. */
+/**
+ * What a workshop's school puts on mains and crosses of a bed of one string, N.
+ *
+ * @example
+ * crossesStep(USUAL_HOUSE, 'badminton').crossN // 8.896
+ */
 export function crossesStep(
   house: HouseRules,
   sport: Sport,
@@ -125,7 +135,12 @@ export function crossesStep(
   }
 }
 
-/** Whether the house stretches a string of this family before it goes in. */
+/**
+ * Whether the house stretches a string of this family before it goes in.
+ *
+ * @example
+ * preStretches({ ...USUAL_HOUSE, preStretch: 'gut and nylon' }, 'natural gut') // true
+ */
 export const preStretches = ({ preStretch }: HouseRules, family: Family): boolean =>
   preStretch === 'every string' || (preStretch === 'gut and nylon' && isSoftFamily(family));
 
@@ -168,7 +183,12 @@ export const schoolWords = <Q extends HouseQuestionName>(
   question: Q,
 ): string => english(message(keyOf(question, house[question])));
 
-/** What that school says for itself. */
+/**
+ * What that school says for itself.
+ *
+ * @example
+ * schoolWhy(USUAL_HOUSE, 'start').key // 'house.start.starting clamp.why'
+ */
 export const schoolWhy = <Q extends HouseQuestionName>(
   house: Pick<HouseRules, Q>,
   question: Q,

@@ -57,7 +57,12 @@ export interface MachineParts {
   readonly startingClamps: number;
 }
 
-/** What of a machine bears on the order of the work; figures that no machine has count as the nearest. */
+/**
+ * What of a machine bears on the order of the work; figures that no machine has count as the nearest.
+ *
+ * @example
+ * stringingMachine(USUAL_MACHINE).clamps // 2
+ */
 export const stringingMachine = (parts: MachineParts): StringingMachine => ({
   mounts: MOUNT_POINTS.find((points) => points <= parts.mounts) ?? 2,
   clampKind: parts.clampKind === 'flying' ? 'flying' : 'fixed',

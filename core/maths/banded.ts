@@ -7,13 +7,22 @@ export interface BandedMatrix {
   readonly rows: readonly Float64Array[];
 }
 
+/**
+ * @example
+ * bandedMatrix(3, 1).size // 3
+ */
 export const bandedMatrix = (size: number, width: number): BandedMatrix => ({
   size,
   width,
   rows: Array.from({ length: size }, () => new Float64Array(width + 1)),
 });
 
-/** Adds to the entry of row i and column j, which must lie within the band. */
+/**
+ * Adds to the entry of row i and column j, which must lie within the band.
+ *
+ * @example
+ * ((m) => (addTo(m, 0, 0, 8), solveBanded(m, [4])))(bandedMatrix(1, 0)) // [0.5]
+ */
 export function addTo({ width, rows }: BandedMatrix, i: number, j: number, value: number): void {
   const [row, column] = i >= j ? [i, j] : [j, i];
   const place = column - row + width;
@@ -25,6 +34,9 @@ export function addTo({ width, rows }: BandedMatrix, i: number, j: number, value
  * Solves A·x = b by Cholesky's factorisation without a root, A = L·D·Lᵀ, within the band
  * (Golub & Van Loan, Matrix Computations; from memory). `matrix` is used up.
  * Throws a RangeError when A is not positive definite.
+ *
+ * @example
+ * ((m) => (addTo(m, 0, 0, 2), addTo(m, 1, 1, 4), solveBanded(m, [2, 4])))(bandedMatrix(2, 1)) // [1, 1]
  */
 export function solveBanded({ size, width, rows }: BandedMatrix, b: readonly number[]): number[] {
   const at = (i: number, j: number) => (rows[i] as Float64Array)[j - i + width] as number;

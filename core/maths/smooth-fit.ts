@@ -17,6 +17,9 @@ const FREEDOM = 3;
 /**
  * A fitter for rows of basis values (one row a reading, one column a coefficient) by iteratively
  * reweighted least squares under Student's t errors (Lange, Little & Taylor 1989), from memory.
+ *
+ * @example
+ * fitter([[1], [1], [1]], [undefined])([5, 5, 5], [1, 1, 1]) // 0
  */
 export function fitter(
   rows: readonly (readonly number[])[],

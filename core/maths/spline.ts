@@ -2,6 +2,9 @@
  * A cubic spline through the given knots, level (slope 0) at both ends.
  * `at` and `values` are of equal length, at least 2; `at` increases. The spline's second
  * derivatives solve a tridiagonal system (any text on numerical analysis: the clamped spline).
+ *
+ * @example
+ * clampedSpline([0, 1, 2], [5, 5, 5])(0.5) // 5
  */
 export function clampedSpline(
   at: readonly number[],

@@ -27,11 +27,20 @@ export const plainFigures = (text: string): string =>
 /** A decimal number with a point or a comma, at most two places. */
 export const NUMBER = String.raw`\d{1,5}(?:[.,]\d{1,2})?`;
 
+/**
+ * @example
+ * decimal('24,5') // 24.5
+ */
 export const decimal = (text: string): number => Number(text.replace(',', '.'));
 
 /** Every way of writing the unit of a pull; `#` is how pounds stand on old tickets. */
 export const TENSION_UNIT = String.raw`(?:kgf|kgs?|kilos?|lbf|lbs?|pounds?|#)`;
 
-/** The unit that a word means; undefined for none. */
+/**
+ * The unit that a word means; undefined for none.
+ *
+ * @example
+ * tensionUnitNamed('lbs') // 'lb'
+ */
 export const tensionUnitNamed = (text: string | undefined): TensionUnit | undefined =>
   text === undefined || text === '' ? undefined : /^k/i.test(text) ? 'kg' : 'lb';

@@ -1,4 +1,9 @@
-/** Money in minor units (cents), formatted for the workshop's currency. */
+/**
+ * Money in minor units (cents), formatted for the workshop's currency.
+ *
+ * @example
+ * formatMoney(1850, 'EUR') // '€18.50'
+ */
 export const formatMoney = (minor: number, currency: string): string =>
   new Intl.NumberFormat('en-GB', { style: 'currency', currency }).format(minor / 100);
 

@@ -110,7 +110,12 @@ const RANGE = new RegExp(
   'i',
 );
 
-/** The range printed in a throat: `22-26`, `50–60 lb`. */
+/**
+ * The range printed in a throat: `22-26`, `50–60 lb`.
+ *
+ * @example
+ * parseTensionRange('22-26', 'tennis', 'kg').value.unit // 'kg'
+ */
 export function parseTensionRange(
   text: string,
   sport: Sport,
@@ -180,7 +185,12 @@ export function parseLength(text: string, bareUnit: 'm' | 'mm' | 'cm'): Result<n
   return success(decimal(match[1] ?? '') * factor);
 }
 
-/** Lengths read off a ruler in a row, `6 18 30.5`, in mm; increasing. An empty text is an empty row. */
+/**
+ * Lengths read off a ruler in a row, `6 18 30.5`, in mm; increasing. An empty text is an empty row.
+ *
+ * @example
+ * parseRow('6 18 30.5').value // [6, 18, 30.5]
+ */
 export function parseRow(text: string): Result<readonly number[]> {
   const words = plainFigures(text)
     .split(/[\s;]+/)
@@ -242,11 +252,21 @@ export function parseHoleNumber(text: string): Result<number> {
   return match ? success(Number(match[1])) : failure('holes.one');
 }
 
-/** Holes with their end, `8T 6H`; `none` is an empty list. */
+/**
+ * Holes with their end, `8T 6H`; `none` is an empty list.
+ *
+ * @example
+ * parseHoleLabels('8T 6H').value // ['8T', '6H']
+ */
 export const parseHoleLabels = (text: string): Result<readonly string[]> =>
   labelsBy(/^[1-9]\d?[HT]$/, text, 'write its number and H for head or T for throat, 8T 6H');
 
-/** The same for tie-off holes, which may be bored on one side only: `8T 6HL`. */
+/**
+ * The same for tie-off holes, which may be bored on one side only: `8T 6HL`.
+ *
+ * @example
+ * parseTieOffs('8T 6HL').value // ['8T', '6HL']
+ */
 export const parseTieOffs = (text: string): Result<readonly string[]> =>
   labelsBy(
     /^[1-9]\d?[HT][LR]?$/,
@@ -279,7 +299,12 @@ export function parseStepDown(text: string): Result<StepDown | null> {
   return success({ strings: Number(match[1]), by, unit });
 }
 
-/** One length of string, or one for each of two pieces: `10.9`, `6.2/5.9`, in mm. */
+/**
+ * One length of string, or one for each of two pieces: `10.9`, `6.2/5.9`, in mm.
+ *
+ * @example
+ * parseRemnants('6.2/5.9').value // [6200, 5900]
+ */
 export function parseRemnants(text: string): Result<readonly number[]> {
   const words = text.split('/');
   if (words.length > 2) return failure('remnant.unread');
@@ -316,7 +341,12 @@ export function parseCount(text: string): Result<number> {
   return /^\d{1,3}$/.test(tidy) ? success(Number(tidy)) : failure('count.unread');
 }
 
-/** Inside widths read at distances below the tip, `40:190 120:246 …`, both in mm. */
+/**
+ * Inside widths read at distances below the tip, `40:190 120:246 …`, both in mm.
+ *
+ * @example
+ * parseWidths('40:190').value // [{ fromHeadMm: 40, widthMm: 190 }]
+ */
 export function parseWidths(text: string): Result<readonly WidthReading[]> {
   const readings: WidthReading[] = [];
   for (const word of plainFigures(text).split(' ').filter(Boolean)) {
@@ -330,7 +360,12 @@ export function parseWidths(text: string): Result<readonly WidthReading[]> {
 /** The pulls that a machine may be checked at. */
 const CHECKED_KG = [2, 50] as const;
 
-/** A single pull, as a weight or a spring scale shows it: `25`, `24.6 kg`, `55 lb`; N. */
+/**
+ * A single pull, as a weight or a spring scale shows it: `25`, `24.6 kg`, `55 lb`; N.
+ *
+ * @example
+ * parsePull('nothing', 'kg').code // 'check.unread'
+ */
 export function parsePull(text: string, houseUnit: TensionUnit): Result<number> {
   const match = new RegExp(String.raw`^(\d+(?:[.,]\d+)?) ?(${TENSION_UNIT})?$`, 'i').exec(
     plainFigures(text),

@@ -117,7 +117,12 @@ export function parsePromise(text: string, now: WallTime): Result<WallTime> {
   return wrongHour ?? failure('time.unread');
 }
 
-/** `today 17:30`, `tomorrow 18:00`, `Fri 27 Nov 18:00`; the year only when it is another. */
+/**
+ * `today 17:30`, `tomorrow 18:00`, `Fri 27 Nov 18:00`; the year only when it is another.
+ *
+ * @example
+ * formatWall('2026-11-27T17:00', '2026-11-26T09:00') // 'tomorrow 17:00'
+ */
 export function formatWall(wall: WallTime, now: WallTime): string {
   const day = wall.slice(0, 10);
   const today = asDate(now);

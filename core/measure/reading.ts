@@ -17,7 +17,12 @@ export const keepable = (text: string): string =>
 /** The one schema through which every text comes in, from a form, a file, an address or a bench. */
 export const textIn = z.string().overwrite(keepable);
 
-/** A schema that takes text and gives what `parse` makes of it, or its sentence as the issue. */
+/**
+ * A schema that takes text and gives what `parse` makes of it, or its sentence as the issue.
+ *
+ * @example
+ * reading((text) => ({ ok: true, value: text.length })).parse('abc') // 3
+ */
 export const reading = <T>(parse: (text: string) => Result<T>) =>
   textIn.transform((text, context): T => {
     const read = parse(text);
@@ -26,7 +31,12 @@ export const reading = <T>(parse: (text: string) => Result<T>) =>
     return z.NEVER;
   });
 
-/** The same, where an empty text means that nothing was said. */
+/**
+ * The same, where an empty text means that nothing was said.
+ *
+ * @example
+ * optionalReading((text) => ({ ok: true, value: text })).parse('  ') // null
+ */
 export const optionalReading = <T>(parse: (text: string) => Result<T>) =>
   textIn.transform((text, context): T | null => {
     if (text.trim() === '') return null;
@@ -36,11 +46,21 @@ export const optionalReading = <T>(parse: (text: string) => Result<T>) =>
     return z.NEVER;
   });
 
-/** A name of one line, in any script. */
+/**
+ * A name of one line, in any script.
+ *
+ * @example
+ * nameText('a name').safeParse(' ').error.issues[0].message // 'Give a name.'
+ */
 export const nameText = (what: string) =>
   textIn.trim().min(1, `Give ${what}.`).max(120, `Keep ${what} under 120 letters.`);
 
-/** An optional line. */
+/**
+ * An optional line.
+ *
+ * @example
+ * lineText('the mark').parse(' A ') // 'A'
+ */
 export const lineText = (what: string) => textIn.trim().max(200, `Keep ${what} under 200 letters.`);
 
 /** A note of any number of lines. */
@@ -48,7 +68,12 @@ export const noteText = textIn
   .trim()
   .max(4000, 'Keep a note under 4000 letters: put the rest on paper or in a second job.');
 
-/** One of a list by its id, or none; what was typed and never chosen is refused, so that it is not lost unsaid. */
+/**
+ * One of a list by its id, or none; what was typed and never chosen is refused, so that it is not lost unsaid.
+ *
+ * @example
+ * pickedOrNone('a frame').safeParse('typed').success // false
+ */
 export const pickedOrNone = (what: string) =>
   z
     .string()

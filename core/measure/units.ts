@@ -135,7 +135,12 @@ export function formatTicketConverted({ mainN, crossN, unit }: TicketTension): s
  */
 export const formatMetres = (mm: number): string => `${(mm / 1000).toFixed(2)} m`;
 
-/** String length in feet and whole inches, rounded to the nearest inch: `19 ft 10 in`. */
+/**
+ * String length in feet and whole inches, rounded to the nearest inch: `19 ft 10 in`.
+ *
+ * @example
+ * formatFeet(6050) // '19 ft 10 in'
+ */
 export function formatFeet(mm: number): string {
   const inches = Math.round(Math.abs(mm) / MM_PER_INCH);
   const sign = mm < 0 && inches > 0 ? '−' : '';
@@ -149,11 +154,21 @@ export function formatFeet(mm: number): string {
 export const formatStringLength = (mm: number, system: LengthSystem): string =>
   system === 'metric' ? formatMetres(mm) : formatFeet(mm);
 
-/** A dimension of the head: `336 mm`, or inches to a tenth. */
+/**
+ * A dimension of the head: `336 mm`, or inches to a tenth.
+ *
+ * @example
+ * formatHeadDimension(336, 'imperial') // '13.2 in'
+ */
 export const formatHeadDimension = (mm: number, system: LengthSystem): string =>
   system === 'metric' ? `${roundTo(mm, 1)} mm` : `${(mm / MM_PER_INCH).toFixed(1)} in`;
 
-/** A strung area in both habits, as racket throats print it: `654 cm² · 101 in²`. */
+/**
+ * A strung area in both habits, as racket throats print it: `654 cm² · 101 in²`.
+ *
+ * @example
+ * formatArea(65_000) // '650 cm² · 101 in²'
+ */
 export const formatArea = (mm2: number): string =>
   `${Math.round(mm2 / 100)} cm² · ${Math.round(squareInches(mm2))} in²`;
 

@@ -29,6 +29,9 @@ const times = (path: Path): ReadonlyMap<string, number> =>
 /**
  * Holes that are still needed when a run is tightened over them: pre-thread what needs them, or
  * leave a scrap strand in them. In the order of the pulls.
+ *
+ * @example
+ * coveredHoles(usual.bed, usual.path).length // 6
  */
 export function coveredHoles(bed: Bed, path: Path): readonly Covered[] {
   const at = times(path);
@@ -108,7 +111,12 @@ export interface Transition {
   readonly tooLittle: boolean;
 }
 
-/** Where one piece turns from mains into crosses or back, and how much frame bears the turn. */
+/**
+ * Where one piece turns from mains into crosses or back, and how much frame bears the turn.
+ *
+ * @example
+ * transitions(usual.bed, usual.path.pieces[0]).every(({ tooLittle }) => !tooLittle) // true
+ */
 export function transitions(bed: Bed, piece: Piece): readonly Transition[] {
   return piece.segments.flatMap((segment, i): Transition[] => {
     const [before, after] = [piece.segments[i - 1], piece.segments[i + 1]];
@@ -120,7 +128,12 @@ export function transitions(bed: Bed, piece: Piece): readonly Transition[] {
   });
 }
 
-/** The longest run of a path between two strings, mm along the rim. */
+/**
+ * The longest run of a path between two strings, mm along the rim.
+ *
+ * @example
+ * longestRun(usual.bed, usual.path) < 120 // true
+ */
 export const longestRun = (bed: Bed, path: Path): number =>
   Math.max(
     ...path.pieces.flatMap(({ segments }) =>
@@ -128,7 +141,12 @@ export const longestRun = (bed: Bed, path: Path): number =>
     ),
   );
 
-/** Runs from a hole of the bridge to one of the shoulder, over the open throat. */
+/**
+ * Runs from a hole of the bridge to one of the shoulder, over the open throat.
+ *
+ * @example
+ * leaps(usual.bed, usual.path) // []
+ */
 export function leaps(bed: Bed, path: Path): readonly Run[] {
   const aside = (bed.spec.bridgeHoles ?? 0) / 2;
   const inBridge = ({ end, number }: Hole) => end === 'throat' && number <= aside;

@@ -28,7 +28,12 @@ function stretchesOf(bed: Bed, run: Run): readonly Stretch[] {
   }));
 }
 
-/** Holes that a run passes over, ends left out. */
+/**
+ * Holes that a run passes over, ends left out.
+ *
+ * @example
+ * coveredBy(usual.bed, { kind: 'outside', from: { hole: usual.bed.holes[0], side: 'left' }, to: { hole: usual.bed.holes[2], side: 'left' } }).map(({ hole }) => hole.label) // ['2H']
+ */
 export function coveredBy(bed: Bed, run: Run): readonly HolePlace[] {
   return stretchesOf(bed, run).flatMap(({ side, from, to }) =>
     bed.holes
@@ -37,6 +42,10 @@ export function coveredBy(bed: Bed, run: Run): readonly HolePlace[] {
   );
 }
 
+/**
+ * @example
+ * runName({ kind: 'outside', from: { hole: usual.bed.holes[0], side: 'left' }, to: { hole: usual.bed.holes[2], side: 'left' } }) // '1H–3H left'
+ */
 export const runName = ({ from, to }: Run): string =>
   from.side === to.side
     ? `${from.hole.label}–${to.hole.label} ${from.side}`
@@ -78,12 +87,20 @@ function interleaving(stretches: readonly Stretch[]): readonly (readonly number[
  * Runs that cannot lie flat side by side. A groove has room for two lanes, one on either side of
  * its holes; runs that interleave must take different lanes. Runs whose lanes cannot be chosen so
  * cross over (the graph of interleaving runs has an odd cycle: it is not an embedding in two pages).
+ *
+ * @example
+ * crossovers(usual.bed, []) // []
  */
 export function crossovers(bed: Bed, runs: readonly Run[]): readonly Crossover[] {
   return lanesOf(bed, runs).crossovers;
 }
 
-/** The lane of each run, 0 or 1, alternating where runs interleave, and those that cross for want of a third. */
+/**
+ * The lane of each run, 0 or 1, alternating where runs interleave, and those that cross for want of a third.
+ *
+ * @example
+ * lanesOf(usual.bed, []).lane.size // 0
+ */
 export function lanesOf(
   bed: Bed,
   runs: readonly Run[],
@@ -116,6 +133,11 @@ export function lanesOf(
   return { lane, crossovers: found };
 }
 
-/** Frame that a run lies along, mm of rim. */
+/**
+ * Frame that a run lies along, mm of rim.
+ *
+ * @example
+ * rimAlong(usual.bed, { kind: 'outside', from: { hole: usual.bed.holes[0], side: 'left' }, to: { hole: usual.bed.holes[0], side: 'left' } }) // 0
+ */
 export const rimAlong = (bed: Bed, run: Run): number =>
   stretchesOf(bed, run).reduce((sum, { from, to }) => sum + to - from, 0);

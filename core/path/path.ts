@@ -59,6 +59,9 @@ export const mainIsOver = (main: number, side: Side, cross: number, perSide: num
 /**
  * Whether a main and a cross meet inside the head. A cross in a skipped hole runs outside the
  * mains whose holes lie beyond it, and in a shared hole the two only touch at the rim.
+ *
+ * @example
+ * meets(usual.bed, 1, 10) // true
  */
 export function meets(bed: Bed, main: number, cross: number): boolean {
   const at = (bed.crossHoles[cross - 1] as Hole).arc;
@@ -213,7 +216,12 @@ function courseOf(bed: Bed, { method, shortSide, crossStart }: PathChoice): Cour
   }
 }
 
-/** The end that the crosses of a frame start from, as its maker has it. */
+/**
+ * The end that the crosses of a frame start from, as its maker has it.
+ *
+ * @example
+ * crossesEnd(usual.bed) // 'head'
+ */
 export const crossesEnd = (bed: Bed): End => bed.spec.stringing.crossesFrom ?? 'head';
 
 /** Mains by turns from the centre, the side that goes on first; then the rest, then the crosses. */
@@ -245,6 +253,9 @@ const tail = (knot: Knot): { run: Segment; end: Segment } => {
 /**
  * The way through a bed by a method and a choice of sides. Whether the frame takes the method is
  * for `methodProblem` to say; here any bed is threaded as asked.
+ *
+ * @example
+ * pathThrough(usual.bed, usual.job.choice).order.length // 35
  */
 export function pathThrough(bed: Bed, choice: PathChoice): Path {
   const course = courseOf(bed, choice);
@@ -289,10 +300,20 @@ export function pathThrough(bed: Bed, choice: PathChoice): Path {
   };
 }
 
-/** All outside runs of a path, tie-off runs with them. */
+/**
+ * All outside runs of a path, tie-off runs with them.
+ *
+ * @example
+ * runsOf(usual.path).length // 37
+ */
 export const runsOf = (path: Path): readonly Run[] =>
   path.pieces.flatMap(({ segments }) => segments.filter(isRun));
 
-/** The strings that come right before a knot, each losing a little at it. */
+/**
+ * The strings that come right before a knot, each losing a little at it.
+ *
+ * @example
+ * beforeKnots(usual.path) // ['M8L', 'M8R', 'C1', 'C19']
+ */
 export const beforeKnots = (path: Path): readonly string[] =>
   path.knots.map(({ string }) => string);

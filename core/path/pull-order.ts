@@ -82,6 +82,9 @@ function pairedCount({ order }: Path): number {
 /**
  * The path with its strings in the order of the custom: mains by turns from the centre, then what
  * the method strings after them. A knot is tied when all that it waited for is in.
+ *
+ * @example
+ * inOrderOf(usual.path, 'tennis', { ahead: 'one', firstCrosses: 'two together' }).order.slice(0, 4) // ['M1R', 'M1L', 'M2R', 'M2L']
  */
 export function inOrderOf(path: Path, sport: Sport, { ahead, firstCrosses }: OrderCustom): Path {
   const paired = path.order.slice(0, pairedCount(path));
@@ -108,7 +111,12 @@ export function inOrderOf(path: Path, sport: Sport, { ahead, firstCrosses }: Ord
   };
 }
 
-/** Newtons by which the right side is ahead of the left after each main, in the order of the pulls. */
+/**
+ * Newtons by which the right side is ahead of the left after each main, in the order of the pulls.
+ *
+ * @example
+ * imbalances(['M1R', 'M1L', 'M2R'], () => 200) // [200, 0, 200]
+ */
 export function imbalances(
   order: readonly string[],
   pulled: (string: string) => number,

@@ -36,9 +36,17 @@ export interface Piece {
   readonly segments: readonly Segment[];
 }
 
+/**
+ * @example
+ * isRun(usual.path.pieces[0].segments[0]) // false
+ */
 export const isRun = (segment: Segment): segment is Run =>
   segment.kind === 'outside' || segment.kind === 'tie-off run';
 
+/**
+ * @example
+ * usual.path.pieces[1].segments.filter(isInside).length // 19
+ */
 export const isInside = (segment: Segment): segment is InsideString => segment.kind === 'inside';
 
 /**
@@ -58,5 +66,10 @@ export const crossName = (cross: number): string => `C${cross}`;
  */
 export const isMain = (string: string): boolean => string.startsWith('M');
 
-/** `7H left`. */
+/**
+ * `7H left`.
+ *
+ * @example
+ * placeName(usual.path.knots[0]) // '8H left'
+ */
 export const placeName = ({ hole, side }: HolePlace): string => `${hole.label} ${side}`;

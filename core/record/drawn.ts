@@ -89,7 +89,12 @@ function segmentDrawn(segment: Segment): SegmentDrawn {
   };
 }
 
-/** What of a job is kept to draw it again. */
+/**
+ * What of a job is kept to draw it again.
+ *
+ * @example
+ * drawnOf(usual.job).path.method // 'two-piece'
+ */
 export function drawnOf({ bed, plan, sequence }: Job): Drawn {
   const { pieces, knots, order, ...rest } = plan.path;
   return {
@@ -121,6 +126,9 @@ export function drawnOf({ bed, plan, sequence }: Job): Drawn {
 /**
  * The bed and the path as they were drawn; undefined when its head has no outline any more. Nothing is
  * placed, solved or ordered anew.
+ *
+ * @example
+ * redraw(drawnOf(usual.job), usual.spec).path.order.length // 35
  */
 export function redraw(
   { holes: kept, path }: Drawn,

@@ -2,7 +2,12 @@
 import type { LastJob } from '../advice/rule';
 import type { JobRecord } from './record';
 
-/** The last job as its record has it. */
+/**
+ * The last job as its record has it.
+ *
+ * @example
+ * lastJobOf({ setup: { mains: usual.strung.mains, crosses: usual.strung.crosses, ...usual.tension }, advice: null }).tension.unit // 'kg'
+ */
 export function lastJobOf({ setup, advice }: Pick<JobRecord, 'setup' | 'advice'>): LastJob {
   const { mains, crosses, mainN, crossN, unit } = setup;
   const of = ({ family, gaugeMm, shape }: typeof mains) => ({ family, gaugeMm, shape });

@@ -122,6 +122,9 @@ interface RecordFacts {
  * What a job's events at the bench leave for its record; null when nothing was kept there. Only steps
  * that were gone through one by one, in the plan of this sequence, count: a pull that nobody made is
  * never listed.
+ *
+ * @example
+ * recordBench(usual.sequence, { kept: new Map(), notes: [], mishaps: [] }, 'tennis', 'practised') // null
  */
 export function recordBench(
   { steps, imbalanceN }: Sequence,
@@ -162,7 +165,12 @@ export function recordBench(
   };
 }
 
-/** The record of a job: what it was made from, and the plan as it was worked out for it. */
+/**
+ * The record of a job: what it was made from, and the plan as it was worked out for it.
+ *
+ * @example
+ * recordJob({ job: usual.job, client: 'A client', racket: { frame: 'A frame', mark: '' }, advice: null, leftOverMm: [700, null], bench: null, remarks: '' }).client // 'A client'
+ */
 export function recordJob({
   job,
   client,
@@ -215,7 +223,12 @@ export function recordJob({
   };
 }
 
-/** How a piece of a past job differed from its plan, mm; nothing when nobody measured its tails. */
+/**
+ * How a piece of a past job differed from its plan, mm; nothing when nobody measured its tails.
+ *
+ * @example
+ * pieceDifference({ name: 'mains', cutMm: 6100, leftOverMm: null }) // undefined
+ */
 export const pieceDifference = (piece: PieceRecord): Difference | undefined =>
   piece.leftOverMm === null
     ? undefined

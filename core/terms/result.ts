@@ -12,12 +12,21 @@ interface Refusal {
 export type Refused = { readonly ok: false } & Refusal;
 export type Result<T> = { readonly ok: true; readonly value: T } | Refused;
 
+/**
+ * @example
+ * success(16) // { ok: true, value: 16 }
+ */
 export const success = <T>(value: T): { readonly ok: true; readonly value: T } => ({
   ok: true,
   value,
 });
 
-/** A message as the reason of a refusal. */
+/**
+ * A message as the reason of a refusal.
+ *
+ * @example
+ * refused({ key: 'count.unread', values: {} }).code // 'count.unread'
+ */
 export const refused = (why: Message): Refused => ({
   ok: false,
   code: why.key,

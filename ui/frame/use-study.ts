@@ -1,7 +1,7 @@
 'use client';
 
 import { useEffect, useRef, useState } from 'react';
-import { studyFrame, type Study } from '@/core/frame/bed';
+import type { Study } from '@/core/frame/bed';
 import type { FrameSpec } from '@/core/frame/frame';
 import type { Mend } from '@/core/frame/single-fixes';
 import type { StudyAnswer, StudyQuestion } from '@/workers/study.worker';
@@ -14,11 +14,15 @@ export interface LiveStudy {
   readonly mends: readonly Mend[];
 }
 
-/** Studies a frame while it is typed. The first study is made here, all others in a worker. */
-export function useStudy(spec: FrameSpec | undefined): LiveStudy {
-  const [live, setLive] = useState<LiveStudy>(() => {
-    const study = spec && studyFrame(spec);
-    return { study, drawn: study?.bed ? study : undefined, mends: [] };
+/**
+ * Studies a frame while it is typed, in a worker. The first study comes from the server, so that the page
+ * shows its bed at once.
+ */
+export function useStudy(spec: FrameSpec | undefined, first: Study | undefined): LiveStudy {
+  const [live, setLive] = useState<LiveStudy>({
+    study: first,
+    drawn: first?.bed ? first : undefined,
+    mends: [],
   });
   const worker = useRef<Worker>(undefined);
   const asked = useRef(0);

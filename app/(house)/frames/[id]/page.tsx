@@ -2,6 +2,7 @@ import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { cache } from 'react';
 import { routeId } from '@/app/route-id';
+import { studyFrame } from '@/core/frame/bed';
 import { openWorkshop } from '@/db/workshop';
 import { RemoveButton } from '@/ui/remove-button';
 import { RemovedNotice } from '@/ui/removed-notice';
@@ -35,6 +36,7 @@ export default async function FramePage({ params }: PageProps<'/frames/[id]'>) {
         name={`frame ${id}`}
         version={frame.version}
         initial={frameEntryOf(frame.name, frame.spec)}
+        study={studyFrame(frame.spec)}
         save={changeFrame.bind(null, workshop.id, id, frame.version, null)}
         action="Save the frame"
         houseUnit={workshop.tensionUnit}

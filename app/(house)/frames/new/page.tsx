@@ -15,6 +15,7 @@ export default async function NewFramePage() {
       <FrameForm
         name="frame new"
         initial={emptyFrameEntry('tennis')}
+        study={undefined}
         save={addFrame.bind(null, workshop.id, randomUUID())}
         action="Keep this frame"
         houseUnit={workshop.tensionUnit}

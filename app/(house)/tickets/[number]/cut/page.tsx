@@ -28,7 +28,8 @@ export default async function CutStation({ params }: PageProps<'/tickets/[number
         remnants: remnantText(ticket.remnantsMm),
         machineId: ticket.machineId ?? '',
       }}
-      spec={frame.spec}
+      bed={study.bed}
+      doubts={[...study.cautions, ...study.assumed]}
       mains={{ ...jobString(setup.mains), pullN: setup.tension.mainN }}
       crosses={{ ...jobString(setup.crosses), pullN: setup.tension.crossN }}
       tension={setup.tension}

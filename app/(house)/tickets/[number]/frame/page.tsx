@@ -45,6 +45,7 @@ export default async function FrameStation({
         <FrameForm
           name={`ticket ${ticket.id} frame`}
           initial={emptyFrameEntry('tennis', ticket.frameName)}
+          study={undefined}
           save={enterFrameForRacket.bind(null, workshop.id, ticket.racketId, racketVersion, here)}
           action="Keep this frame"
           {...units}
@@ -59,6 +60,7 @@ export default async function FrameStation({
         name={`frame ${frame.id}`}
         version={frame.version}
         initial={frameEntryOf(frame.name, frame.spec)}
+        study={study}
         save={changeFrame.bind(null, workshop.id, frame.id, frame.version, here)}
         action="Save the frame"
         {...units}

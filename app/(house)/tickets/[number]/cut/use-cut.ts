@@ -1,0 +1,137 @@
+'use client';
+
+import { useMemo } from 'react';
+import { useWatch } from 'react-hook-form';
+import type { CutAssumptions } from '@/core/cut/lengths';
+import { compareMethods, type MethodPreference } from '@/core/cut/methods';
+import { checkSource, cutSource, planCut, type Learnt, type PlannedString } from '@/core/cut/plan';
+import { cutAdvice } from '@/core/cut/wording';
+import type { Bed } from '@/core/frame/bed';
+import type { HouseRules } from '@/core/house/house-rules';
+import { parseRemnants } from '@/core/measure/parsing';
+import { formatStringLength, type LengthSystem, type TicketTension } from '@/core/measure/units';
+import { coveredHoles } from '@/core/path/covers';
+import type { OrderCustom } from '@/core/path/pull-order';
+import type { FormAnswer } from '@/ui/form/result';
+import { useKeptForm } from '@/ui/form/use-kept-form';
+import type { TapePiece } from '@/ui/tape/tape';
+import { sourcesFor, type KnownMachine } from './cut-choices';
+import { cutSchema, type CutEntry } from './cut-entry';
+
+interface StockedString extends PlannedString {
+  readonly setMm: number;
+}
+
+export interface CutOf {
+  readonly name: string;
+  /** Of what it edits; left out where nothing is there yet. */
+  readonly version?: number | undefined;
+  readonly number: number;
+  readonly initial: CutEntry;
+  readonly bed: Bed;
+  /** What is not sure of the frame. */
+  readonly doubts: readonly string[];
+  readonly mains: StockedString;
+  readonly crosses: StockedString;
+  readonly tension: TicketTension;
+  /** Two strings, which make two pieces. */
+  readonly hybrid: boolean;
+  readonly assumptions: CutAssumptions;
+  readonly machines: readonly KnownMachine[];
+  readonly preference: MethodPreference;
+  readonly learnt: Learnt;
+  /** In which order this job pulls its strings. */
+  readonly custom: OrderCustom & Pick<HouseRules, 'bridge'>;
+  readonly lengthSystem: LengthSystem;
+  /** Left out when the job is closed and nothing can be chosen any more. */
+  readonly save?: (entry: CutEntry) => Promise<FormAnswer>;
+}
+
+const KEEP: (entry: CutEntry) => Promise<FormAnswer> = async () => ({ ok: true });
+
+/** A cut while it is chosen: its form, and the plan, the methods and the tape that follow from it. */
+export function useCut({
+  name,
+  version,
+  initial,
+  bed,
+  mains,
+  crosses,
+  hybrid,
+  assumptions: house,
+  machines,
+  preference,
+  learnt,
+  custom,
+  lengthSystem,
+  save,
+}: CutOf) {
+  const schema = useMemo(() => cutSchema(bed, hybrid), [bed, hybrid]);
+  const form = useKeptForm<CutEntry>({ name, version, schema, initial, save: save ?? KEEP });
+  const { method, shortSide, crossStart, cutFrom, remnants, machineId } = useWatch({
+    control: form.control,
+  }) as CutEntry;
+  const machine = machines.find(({ id }) => id === machineId);
+  const assumptions = useMemo(
+    () => (machine ? { ...house, gripperMm: machine.gripperMm } : house),
+    [house, machine],
+  );
+  const plan = useMemo(
+    () =>
+      planCut(
+        bed,
+        { mains, crosses },
+        { method, shortSide, crossStart },
+        assumptions,
+        learnt,
+        custom,
+      ),
+    [bed, mains, crosses, method, shortSide, crossStart, assumptions, learnt, custom],
+  );
+  const rows = useMemo(
+    () =>
+      compareMethods(
+        bed,
+        { mains, crosses },
+        hybrid,
+        { shortSide, crossStart },
+        assumptions,
+        preference,
+      ),
+    [bed, mains, crosses, hybrid, shortSide, crossStart, assumptions, preference],
+  );
+  const { path, pieces } = plan;
+  const covered = useMemo(() => coveredHoles(bed, path), [bed, path]);
+  const read = parseRemnants(remnants);
+  const source = cutSource(cutFrom, {
+    mainSetMm: mains.setMm,
+    crossSetMm: crosses.setMm,
+    remnantsMm: read.ok ? read.value : [],
+  });
+  const check = checkSource(source, pieces, custom);
+  const advice = cutAdvice(check, lengthSystem);
+  const length = (mm: number) => formatStringLength(mm, lengthSystem);
+  const stockText = (i: number): string => {
+    if (source.kind === 'two half sets')
+      return `half of ${length(i === 0 ? mains.setMm : crosses.setMm)}`;
+    if (check.shared)
+      return i === 0
+        ? `of ${length(check.pieces.reduce((sum, { givenMm }) => sum + (givenMm ?? 0), 0))}`
+        : 'the rest';
+    return source.kind === 'remnant' ? 'the remnant' : 'the set';
+  };
+  const tape = pieces.map((piece, i): TapePiece => {
+    const givenMm = check.pieces[i]?.givenMm;
+    return {
+      piece,
+      stock: givenMm === undefined ? undefined : { text: stockText(i), mm: givenMm },
+    };
+  });
+  const choose = (next: CutEntry['method']) => {
+    form.setValue('method', next, { shouldValidate: true });
+    const possible = sourcesFor(next === 'two-piece' ? 2 : 1, hybrid);
+    if (!possible.includes(cutFrom))
+      form.setValue('cutFrom', possible[0] ?? 'reel', { shouldValidate: true });
+  };
+  return { form, method, assumptions, plan, rows, covered, tape, advice, choose };
+}
