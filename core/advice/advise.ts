@@ -1,4 +1,5 @@
 /** Advice: the setups a stringer would lay before this client for this racket, each with every reason. */
+import type { Mm, Newtons } from '../measure/quantities';
 import { preStretches } from '../house/house-rules';
 import type { Method } from '../terms/method';
 import { stringPrice } from '../measure/money';
@@ -36,7 +37,7 @@ export interface Reason extends Grounds {
 
 /** One string of a bed as it can be cut from the shelf; `string` is missing when nothing fits. */
 export interface BedString {
-  readonly gaugeMm: number;
+  readonly gaugeMm: Mm;
   readonly string: ShelfString | undefined;
 }
 
@@ -59,7 +60,7 @@ export interface Proposal extends Outlook {
   readonly points: number;
   readonly reasons: readonly Reason[];
   readonly staircase: Staircase;
-  readonly firmnessN: number;
+  readonly firmnessN: Newtons;
   /** Set when only one method takes it. */
   readonly method: Extract<Method, 'two-piece'> | undefined;
   readonly preStretch: boolean;

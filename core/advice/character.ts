@@ -1,9 +1,11 @@
 /** How a bed will play, how long it lasts and what an hour of it costs. Compared, not predicted. */
+import type { Newtons } from '../measure/quantities';
 import type { Family } from '../terms/family';
 import type { Sport } from '../terms/sport';
 import type { Talk } from './talk';
 import { NEWTONS_PER_KGF } from '../measure/units';
-import { MAIN_SHARE, mixesSoftAndMono, type Pulls, type StringClass, type Strung } from './rule';
+import { MAIN_SHARE, mixesSoftAndMono, type StringClass, type Strung } from './rule';
+import type { Pulls } from '../measure/units';
 import { gaugeAbove } from './strung';
 
 export const TRAITS = ['power', 'control', 'comfort', 'spin', 'life', 'holding'] as const;
@@ -48,7 +50,7 @@ export function characterOf(
   strung: Strung,
   pulls: Pulls,
   sport: Sport,
-  referenceN: number,
+  referenceN: Newtons,
   preStretch = false,
 ): Character {
   const kilograms =

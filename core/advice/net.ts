@@ -4,6 +4,7 @@
  * longer, and its tension rises with EA (Hooke's law), the same along its whole length, as it slides
  * through the crossings. The rim stands still.
  */
+import type { Mm, Newtons } from '../measure/quantities';
 import { addTo, bandedMatrix, solveBanded } from '../maths/banded';
 
 export interface Point {
@@ -16,9 +17,9 @@ export interface NetString {
   readonly from: Point;
   readonly to: Point;
   /** Its tension before anything presses, N. */
-  readonly tensionN: number;
+  readonly tensionN: Newtons;
   /** EA, N: what it takes for each whole of its length that it is stretched. */
-  readonly eaN: number;
+  readonly eaN: Newtons;
 }
 
 export interface Net {
@@ -72,7 +73,7 @@ interface Link {
   readonly a: number;
   /** Undefined at the rim. */
   readonly b: number | undefined;
-  readonly mm: number;
+  readonly mm: Mm;
 }
 
 /** The links of every string, mains first. */
@@ -80,7 +81,7 @@ function linksOf({ nodes, at, net }: Mesh): readonly {
   readonly string: NetString;
   readonly links: readonly Link[];
   /** Of all links together, before anything presses, mm. */
-  readonly flatMm: number;
+  readonly flatMm: Mm;
 }[] {
   const string = (it: NetString, along: readonly (number | undefined)[]) => {
     const known = along.filter((index): index is number => index !== undefined);
@@ -123,7 +124,7 @@ export function settle(mesh: Mesh, forces: readonly number[]): readonly number[]
   const width = strings
     .flatMap(({ links }) => links)
     .reduce((most, { a, b }) => Math.max(most, b === undefined ? 0 : Math.abs(a - b)), 0);
-  let mm: readonly number[] = mesh.nodes.map(() => 0);
+  let mm: readonly Mm[] = mesh.nodes.map(() => 0);
   for (let turn = 0; turn < MOST_TURNS; turn++) {
     const matrix = bandedMatrix(mesh.nodes.length, width);
     for (const { string, links, flatMm } of strings) {
@@ -148,14 +149,14 @@ export function settle(mesh: Mesh, forces: readonly number[]): readonly number[]
   return mm;
 }
 
-const stretched = ({ a, b, mm: flat }: Link, mm: readonly number[]): number =>
+const stretched = ({ a, b, mm: flat }: Link, mm: readonly Mm[]): number =>
   Math.hypot(flat, (mm[a] as number) - (b === undefined ? 0 : (mm[b] as number)));
 
 /** How the crossings of a net go down under a force on each of them, mm; `force` in N by place. */
 export function deflections(
   net: Net,
   force: (at: Point) => number,
-): readonly (Point & { readonly mm: number })[] {
+): readonly (Point & { readonly mm: Mm })[] {
   const mesh = meshOf(net);
   const mm = settle(mesh, mesh.nodes.map(force));
   return mesh.nodes.map(({ x, y }, i) => ({ x, y, mm: mm[i] as number }));

@@ -1,4 +1,5 @@
 /** What a job keeps of the advice it was made with, whatever the house rules become. */
+import type { Mm } from '../measure/quantities';
 import { z } from 'zod';
 import { keptHouseSchema } from '../house/house-rules';
 import { talkSchema } from './talk';
@@ -48,7 +49,7 @@ const recordedSteps = (steps: readonly Step[]): AdviceRecord['steps'] =>
 
 interface ChosenString {
   readonly string: ShelfString;
-  readonly gaugeMm: number;
+  readonly gaugeMm: Mm;
 }
 
 export interface ChosenBed {

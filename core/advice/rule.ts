@@ -1,16 +1,17 @@
 /** What a rule of advice is made of. A rule is data and a few small pure functions; adding one touches one file. */
+import type { Mm, Newtons } from '../measure/quantities';
 import { isSoftFamily, type Family, type Shape } from '../terms/family';
 import type { FrameSpec } from '../frame/frame';
 import type { HouseQuestionName, HouseRules } from '../house/house-rules';
 import type { Sport } from '../terms/sport';
 import type { PullKind } from '../house/machine';
 import type { Talk } from './talk';
-import { newtons, type TicketTension } from '../measure/units';
+import { newtons, type Pulls, type TicketTension } from '../measure/units';
 
 /** One string as advice sees it. */
 export interface StringClass {
   readonly family: Family;
-  readonly gaugeMm: number;
+  readonly gaugeMm: Mm;
   readonly shape: Shape;
 }
 
@@ -47,11 +48,6 @@ export type Source = 'common practice' | 'from memory' | { readonly published: s
 
 /** How far to trust the size of an effect. */
 export type Confidence = 'sure' | 'usual' | 'loose';
-
-export interface Pulls {
-  readonly mainN: number;
-  readonly crossN: number;
-}
 
 /** What is told of a rule wherever it shows. */
 export interface Grounds {
@@ -105,7 +101,7 @@ export interface Translation extends RuleFacts {
   /** From one string to two of a bed, which a last job has behind it; or from another machine. */
   readonly kind: 'bed' | 'machine';
   readonly applies: (about: AdviceCase, strung: Strung) => boolean;
-  readonly by: (about: AdviceCase, strung: Strung, referenceN: number) => Pulls;
+  readonly by: (about: AdviceCase, strung: Strung, referenceN: Newtons) => Pulls;
 }
 
 /** The smallest step that is felt, and the usual one. Common practice: half a kilogram, 1 to 2 kg a time. */

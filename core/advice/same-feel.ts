@@ -3,13 +3,14 @@
  * The bed is a net of elastic strings (`net`). Static; friction at the crossings, the height of the
  * weave, the give of the frame and that of the ball are left out.
  */
+import type { Mm, Newtons } from '../measure/quantities';
 import type { Bed } from '../frame/bed';
 import type { JobString } from '../strings/job-string';
 import { stringStiffnessN } from '../terms/family';
 import { meshOf, settle, type Mesh, type Net, type NetString, type Point } from './net';
 import { failure, success, type Result } from '../terms/result';
 import type { Sport } from '../terms/sport';
-import type { TicketTension } from '../measure/units';
+import type { Pulls } from '../measure/units';
 
 /** A string as far as its stretch goes. */
 export type StretchOf = Pick<JobString, 'family' | 'gaugeMm'>;
@@ -21,8 +22,8 @@ export interface BedStrings {
 
 interface Press {
   /** Radius of the ball, mm. */
-  readonly radiusMm: number;
-  readonly forceN: number;
+  readonly radiusMm: Mm;
+  readonly forceN: Newtons;
 }
 
 /**
@@ -38,11 +39,9 @@ const PRESS: Record<Sport, Press> = {
 /** What is left of a pull by the first ball. Common practice, no source: 5 to 10 % are lost, 55 lb are about 50. */
 const SETTLED_SHARE = 0.9;
 
-type Tension = Pick<TicketTension, 'mainN' | 'crossN'>;
-
 /** The net of a bed, mains and crosses at the tensions of a ticket as they settle. */
-export function netOf(bed: Bed, { mainN, crossN }: Tension, { mains, crosses }: BedStrings): Net {
-  const of = (pullN: number, { family, gaugeMm }: StretchOf) => ({
+export function netOf(bed: Bed, { mainN, crossN }: Pulls, { mains, crosses }: BedStrings): Net {
+  const of = (pullN: Newtons, { family, gaugeMm }: StretchOf) => ({
     tensionN: pullN * SETTLED_SHARE,
     eaN: stringStiffnessN(family, gaugeMm),
   });
@@ -67,7 +66,7 @@ export function netOf(bed: Bed, { mainN, crossN }: Tension, { mains, crosses }: 
 }
 
 /** Places of a disc around the middle of the head, evenly spread. */
-function discPlaces(radiusMm: number): readonly Point[] {
+function discPlaces(radiusMm: Mm): readonly Point[] {
   const RINGS = 12;
   return Array.from({ length: RINGS }, (_, ring) => {
     const count = 6 * ring + 3;
@@ -85,7 +84,7 @@ const yAt = ({ from, to }: NetString, x: number): number =>
   from.y + ((to.y - from.y) * (x - from.x)) / (to.x - from.x);
 
 /** Shares of a force of 1 over the crossings, pressed by a disc in the middle: each place on its mesh's four corners. */
-function pressed({ nodes, at, net }: Mesh, radiusMm: number): readonly number[] {
+function pressed({ nodes, at, net }: Mesh, radiusMm: Mm): readonly number[] {
   const shares = nodes.map(() => 0);
   const places = discPlaces(radiusMm);
   for (const { x, y } of places) {
@@ -133,7 +132,7 @@ const contactRadius = (net: Net, { radiusMm, forceN }: Press): number =>
   Math.min(radiusMm, Math.sqrt((forceN * radiusMm) / (2 * Math.PI * membraneTension(net))));
 
 /** The force on a disc in the middle of the net for each millimetre that it goes in, N/mm. */
-export function discStiffness(net: Net, radiusMm: number, forceN: number): number {
+export function discStiffness(net: Net, radiusMm: Mm, forceN: Newtons): number {
   const mesh = meshOf(net);
   const shares = pressed(mesh, radiusMm);
   const mm = settle(
@@ -145,18 +144,16 @@ export function discStiffness(net: Net, radiusMm: number, forceN: number): numbe
 }
 
 /** How stiff a bed is under the ball of its sport, N/mm. */
-export function bedStiffness(bed: Bed, tension: Tension, strings: BedStrings): number {
+export function bedStiffness(bed: Bed, tension: Pulls, strings: BedStrings): number {
   const net = netOf(bed, tension, strings);
   const press = PRESS[bed.spec.sport];
   return discStiffness(net, contactRadius(net, press), press.forceN);
 }
 
-export interface SameFeel {
+/** Pulls for the other frame, not rounded. */
+export interface SameFeel extends Pulls {
   /** Of both beds, N/mm. */
   readonly stiffness: number;
-  /** For the other frame, N, not rounded. */
-  readonly mainN: number;
-  readonly crossN: number;
   /** Tension on the other frame for each newton on the first. */
   readonly ratio: number;
 }
@@ -177,11 +174,11 @@ const MOST_RATIO = 4;
  */
 export function sameFeel(
   from: Bed,
-  tension: Tension,
+  tension: Pulls,
   to: Bed,
   strings: BedStrings,
 ): Result<SameFeel> {
-  const at = (ratio: number): Tension => ({
+  const at = (ratio: number): Pulls => ({
     mainN: tension.mainN * ratio,
     crossN: tension.crossN * ratio,
   });

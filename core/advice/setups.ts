@@ -1,4 +1,5 @@
 /** The beds that a stringer would lay on the counter, by sport. */
+import type { Mm } from '../measure/quantities';
 import type { Family } from '../terms/family';
 import type { Sport } from '../terms/sport';
 import { RANKS, type Rule, type Strung } from './rule';
@@ -8,8 +9,8 @@ export interface SetupKind {
   readonly name: string;
   /** Kinds of one group are near relations; the first three shown are of different groups. */
   readonly group: string;
-  readonly mains: { readonly family: Family; readonly gaugeMm: number };
-  readonly crosses: { readonly family: Family; readonly gaugeMm: number };
+  readonly mains: { readonly family: Family; readonly gaugeMm: Mm };
+  readonly crosses: { readonly family: Family; readonly gaugeMm: Mm };
 }
 
 const tennis = (name: string, group: string, mains: Family, crosses: Family): SetupKind => ({
@@ -19,7 +20,7 @@ const tennis = (name: string, group: string, mains: Family, crosses: Family): Se
   crosses: { family: crosses, gaugeMm: usualGaugeMm(crosses, 'tennis') },
 });
 
-const oneString = (name: string, family: Family, gaugeMm: number): SetupKind => ({
+const oneString = (name: string, family: Family, gaugeMm: Mm): SetupKind => ({
   name,
   group: name,
   mains: { family, gaugeMm },

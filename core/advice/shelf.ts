@@ -1,4 +1,5 @@
 /** The strings of a workshop as advice chooses among them. */
+import type { Mm } from '../measure/quantities';
 import type { Family, Shape } from '../terms/family';
 import type { Talk } from './talk';
 import { GAUGE_STEP_MM } from './strung';
@@ -12,7 +13,7 @@ export interface ShelfString {
   readonly sport: Sport;
   readonly family: Family;
   readonly shape: Shape;
-  readonly gaugesMm: readonly number[];
+  readonly gaugesMm: readonly Mm[];
   readonly setPriceMinor: number;
   /** Hours of play it is good for, when somebody has measured it; null goes by its family. */
   readonly lifeHours: number | null;
@@ -22,7 +23,7 @@ export interface ShelfString {
 /** A string on the shelf that makes one half of a setup, in the thickness that comes nearest. */
 export interface Offer {
   readonly string: ShelfString;
-  readonly gaugeMm: number;
+  readonly gaugeMm: Mm;
   /** Why this client may not want it; empty for most. */
   readonly against: readonly NotFor[];
 }

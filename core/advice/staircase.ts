@@ -1,4 +1,5 @@
 /** The staircase: from the start, one step for each reason, to the figures that will be pulled. */
+import type { Newtons } from '../measure/quantities';
 import { printedRange, type FrameSpec } from '../frame/frame';
 import { schoolWords } from '../house/house-rules';
 import type { Sport } from '../terms/sport';
@@ -19,11 +20,11 @@ import {
   STEP_N,
   type AdviceCase,
   groundsOf,
-  type Pulls,
   type Grounds,
   type Rule,
   type Strung,
 } from './rule';
+import type { Pulls } from '../measure/units';
 import { RULES } from './rules';
 import { add, sameFamilies, shareOfReference, TRANSLATIONS } from './translations';
 
@@ -177,7 +178,7 @@ const familiesOf = ({ mains, crosses }: Strung): string =>
 
 interface Small {
   readonly rule: Rule;
-  readonly byN: number;
+  readonly byN: Newtons;
   readonly state: StepState;
 }
 
@@ -210,7 +211,7 @@ function smallSteps(about: AdviceCase, from: Start['from'], switched: Switched):
       byN: from === 'last job' ? movedSince(rule, about) : wholeN,
     }))
     .filter(({ wholeN, byN }) => wholeN !== 0 || byN !== 0);
-  const active: { rule: Rule; wholeN: number }[] = [];
+  const active: { rule: Rule; wholeN: Newtons }[] = [];
   const yielded = new Map<Rule, string>();
   for (const rank of RANKS) {
     const here = inForce.filter(({ rule }) => rule.rank === rank);
@@ -256,7 +257,7 @@ function ceilings({ spec }: AdviceCase, { mains, crosses }: Strung): Pulls {
 }
 
 /** A figure rounded to the smallest step worth writing down, and never above its ceiling. */
-function rounded(n: number, unit: TensionUnit, ceilingN: number): number {
+function rounded(n: number, unit: TensionUnit, ceilingN: Newtons): number {
   const step = TICKET_STEP[unit];
   const nearest = newtons(inTensionUnit(n, unit, step), unit);
   return nearest > ceilingN + 1e-6

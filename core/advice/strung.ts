@@ -1,7 +1,9 @@
 /** Measures of what a bed is strung with, for rules that favour one over another. */
+import type { Mm } from '../measure/quantities';
 import type { Family } from '../terms/family';
 import type { Sport } from '../terms/sport';
-import { MAIN_SHARE, shareOf, type Pulls, type StringClass, type Strung } from './rule';
+import { MAIN_SHARE, shareOf, type StringClass, type Strung } from './rule';
+import type { Pulls } from '../measure/units';
 
 /** How much of the feel comes from one family, 0 to 1. */
 export const familyShare = (strung: Strung, family: Family): number =>
@@ -13,7 +15,7 @@ export const familyShare = (strung: Strung, family: Family): number =>
  * @example
  * usualGaugeMm('monofilament', 'tennis') // 1.25
  */
-export const usualGaugeMm = (family: Family, sport: Sport): number =>
+export const usualGaugeMm = (family: Family, sport: Sport): Mm =>
   sport === 'badminton'
     ? 0.68
     : sport === 'squash'

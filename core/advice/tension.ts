@@ -1,4 +1,5 @@
 /** Single pulls that differ from the ticket, and what to be careful of with one. */
+import type { Newtons } from '../measure/quantities';
 import type { Family } from '../terms/family';
 import type { HouseRules } from '../house/house-rules';
 import { printedRange, type FrameSpec } from '../frame/frame';
@@ -22,7 +23,7 @@ const FIVE_LB = newtons(5, 'lb');
  * knotPull(newtons(50, 'lb'), 'lb') / newtons(1, 'lb') // 55
  */
 export function knotPull(
-  n: number,
+  n: Newtons,
   unit: TensionUnit,
   school: HouseRules['knotPull'] = '10 % higher',
 ): number {
@@ -45,10 +46,10 @@ export function knotPull(
  * steppedPulls(58, 3, 5, 0) // [53, 48, 43]
  */
 export const steppedPulls = (
-  n: number,
+  n: Newtons,
   strings: number,
-  byN: number,
-  leastN: number,
+  byN: Newtons,
+  leastN: Newtons,
 ): readonly number[] =>
   Array.from({ length: strings }, (_, i) => Math.max(Math.min(n, leastN), n - (i + 1) * byN));
 

@@ -2,6 +2,7 @@
  * From one reference pull, that of a soft string in the whole bed, to the figures of two strings. Every
  * step here is reckoned on the reference, so that taking one away takes away exactly its own part.
  */
+import type { Newtons } from '../measure/quantities';
 import { printedRange } from '../frame/frame';
 import { crossesStep, type HouseQuestionName } from '../house/house-rules';
 import { betweenMachines } from '../house/machine';
@@ -10,10 +11,10 @@ import {
   isMonofilament,
   mixesSoftAndMono,
   type AdviceCase,
-  type Pulls,
   type Strung,
   type Translation,
 } from './rule';
+import type { Pulls } from '../measure/units';
 
 const NONE: Pulls = { mainN: 0, crossN: 0 };
 
@@ -21,7 +22,7 @@ const NONE: Pulls = { mainN: 0, crossN: 0 };
 const hybridRuleHolds = ({ house }: AdviceCase, strung: Strung): boolean =>
   house.hybrid === 'soft string higher' && mixesSoftAndMono(strung);
 
-const onMonofilament = ({ mains, crosses }: Strung, byN: number): Pulls => ({
+const onMonofilament = ({ mains, crosses }: Strung, byN: Newtons): Pulls => ({
   mainN: isMonofilament(mains) ? byN : 0,
   crossN: isMonofilament(crosses) ? byN : 0,
 });
@@ -110,7 +111,7 @@ export const TRANSLATIONS: readonly Translation[] = [
 ];
 
 /** What every translation but that between machines adds up to on a reference of 1 N. */
-export function shareOfReference(about: AdviceCase, strung: Strung, referenceN: number): Pulls {
+export function shareOfReference(about: AdviceCase, strung: Strung, referenceN: Newtons): Pulls {
   return TRANSLATIONS.filter(({ kind }) => kind === 'bed')
     .filter((rule) => rule.sports.includes(about.spec.sport) && rule.applies(about, strung))
     .map((rule) => rule.by(about, strung, referenceN))

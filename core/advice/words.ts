@@ -1,4 +1,5 @@
 /** Advice in words: for the stringer to read aloud, and for the client to take home. */
+import type { Mm } from '../measure/quantities';
 import { gaugeNumbers } from '../measure/gauge';
 import {
   formatTension,
@@ -12,7 +13,8 @@ import {
 import { TRAITS, type Change, type Hours, type Trait } from './character';
 import type { Reason } from './advise';
 import { ARM_CAUTION } from './talk';
-import type { AdviceCase, Confidence, LastJob, Pulls, Source } from './rule';
+import type { AdviceCase, Confidence, LastJob, Source } from './rule';
+import type { Pulls } from '../measure/units';
 import type { Step } from './staircase';
 
 /**
@@ -113,13 +115,13 @@ export function changeWords(changes: Readonly<Record<Trait, Change>>): string {
 export const listWords = (words: readonly string[]): string =>
   words.length < 2 ? (words[0] ?? '') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`;
 
-const gaugeWords = (mm: number): string =>
+const gaugeWords = (mm: Mm): string =>
   `${mm.toFixed(2)} mm${gaugeNumbers(mm)[0] ? ` (gauge ${gaugeNumbers(mm).join(' or ')})` : ''}`;
 
 interface NamedString {
   readonly name: string;
   readonly family: string;
-  readonly gaugeMm: number;
+  readonly gaugeMm: Mm;
 }
 
 interface ClientWords {

@@ -1,4 +1,5 @@
 /** What hands do at the machine, one deed at a time. */
+import type { Newtons } from '../measure/quantities';
 import type { HolePlace } from '../path/segments';
 
 /** The two clamps that slide on a machine, and the one that grips outside the frame. */
@@ -21,7 +22,7 @@ export type Action =
   | { readonly do: 'open'; readonly at: HolePlace }
   | ({ readonly do: 'grip outside' } & StrungEnd)
   /** The head pulls beyond a string; with another, both tails are in its gripper. */
-  | ({ readonly do: 'pull'; readonly pullN: number; readonly and?: StrungEnd } & StrungEnd)
+  | ({ readonly do: 'pull'; readonly pullN: Newtons; readonly and?: StrungEnd } & StrungEnd)
   | { readonly do: 'let go' }
   | { readonly do: 'clamp'; readonly holder: Holder; readonly string: string }
   | { readonly do: 'free'; readonly holder: Holder }

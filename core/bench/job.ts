@@ -1,4 +1,5 @@
 /** A job, made once from what its stations have settled: what is asked, and all that follows from it. */
+import type { Mm } from '../measure/quantities';
 import type { CutAssumptions } from '../cut/lengths';
 import {
   checkSource,
@@ -28,7 +29,7 @@ export interface JobQuestion {
   readonly choice: PathChoice;
   /** What it is cut from, and the lengths of remnants, mm. */
   readonly cutFrom: CutSourceKind;
-  readonly remnantsMm: readonly number[];
+  readonly remnantsMm: readonly Mm[];
   readonly assumptions: CutAssumptions;
   readonly learnt: Learnt;
   readonly house: HouseRules;

@@ -1,4 +1,5 @@
 /** What a job at the bench is planned from, and what one step of it is. */
+import type { Newtons } from '../measure/quantities';
 import type { Bed } from '../frame/bed';
 import type { BenchNote } from './notes';
 import type { HouseRules } from '../house/house-rules';
@@ -7,7 +8,7 @@ import type { Path } from '../path/path';
 import { pullLimits } from '../measure/pull-limits';
 import { isMain, type HolePlace, type Piece } from '../path/segments';
 import { steppedPulls } from '../advice/tension';
-import { newtons, type TicketTension } from '../measure/units';
+import { newtons, type Pulls, type TicketTension } from '../measure/units';
 import type { StringingMachine } from '../house/machine';
 import type { Message } from '../terms/words/english';
 
@@ -43,7 +44,7 @@ export interface BenchStep {
   readonly from?: HolePlace;
   readonly at?: HolePlace;
   /** What the head is set to, N. */
-  readonly pullN?: number;
+  readonly pullN?: Newtons;
   readonly why?: Message;
   readonly caution?: Message;
   /** What the frame or the racket has to be reminded of here. */
@@ -77,7 +78,7 @@ export interface BenchPlan {
  */
 export function setPull(
   { spec, mainsPerSide }: Bed,
-  { mainN, crossN }: Pick<TicketTension, 'mainN' | 'crossN'>,
+  { mainN, crossN }: Pulls,
 ): (string: string) => number {
   const down = spec.stringing.stepDown;
   return (string) => {

@@ -1,4 +1,5 @@
 /** The whole job at the bench as one ordered list of steps, each proved legal by the ledger. */
+import type { Newtons } from '../measure/quantities';
 import { setPull, type BenchPlan, type BenchStep, type StepKind } from './plan';
 import { message, type Message } from '../terms/words/english';
 import { withTips } from './tips';
@@ -21,7 +22,7 @@ export interface Sequence {
   /** The last pull of each string, N. */
   readonly pulls: ReadonlyMap<string, number>;
   /** The largest difference between left and right while the mains go in, N. */
-  readonly imbalanceN: number;
+  readonly imbalanceN: Newtons;
 }
 
 /** The ledger of a job, its path in the order of the pulls, set to the figures of its ticket. */

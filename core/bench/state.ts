@@ -4,6 +4,7 @@
  *
  * A piece is a row of strings; those under tension are neighbours, and lie between two holds.
  */
+import type { Newtons } from '../measure/quantities';
 import type { Covered } from '../path/covers';
 import type { Path } from '../path/path';
 import { isInside, placeName, type InsideString } from '../path/segments';
@@ -35,7 +36,7 @@ interface Layout {
 }
 
 interface Pull extends StrungEnd {
-  readonly pullN: number;
+  readonly pullN: Newtons;
   /** In full by itself; the centre pair may begin at half, both in the gripper. */
   readonly alone: boolean;
 }

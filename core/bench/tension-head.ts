@@ -1,4 +1,5 @@
 /** A tension head and the string in it, as they behave in time: a stand-in for a real one. */
+import type { Newtons } from '../measure/quantities';
 import type { Family } from '../terms/family';
 import type { PullKind } from '../house/machine';
 
@@ -10,7 +11,7 @@ export interface HeadPull {
   readonly pull: PullKind;
   readonly family: Family;
   /** What it is set to, N. */
-  readonly setN: number;
+  readonly setN: Newtons;
   /** What goes wrong in this pull. */
   readonly fault?: HeadFault | undefined;
 }
@@ -18,9 +19,9 @@ export interface HeadPull {
 export interface HeadState {
   readonly mode: 'pulling' | 'holding' | 'faulty';
   /** Travel of the gripper, as the force that a string which gives nothing would answer with, N. */
-  readonly drawnN: number;
+  readonly drawnN: Newtons;
   /** What the string has given since it was pulled, N. */
-  readonly givenN: number;
+  readonly givenN: Newtons;
 }
 
 export const AT_REST: HeadState = { mode: 'pulling', drawnN: 0, givenN: 0 };

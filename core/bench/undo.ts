@@ -1,4 +1,5 @@
 /** Back to an earlier step at the bench: what is released, in which order, so that nothing goes slack. */
+import type { Newtons } from '../measure/quantities';
 import type { Path } from '../path/path';
 import { english, message, sentence, type Message } from '../terms/words/english';
 import type { Holder } from './actions';
@@ -17,7 +18,7 @@ export interface UndoStep {
   readonly of: number;
   readonly words: string;
   /** The head takes this string again, at so many newtons, before a holder is moved. */
-  readonly take?: { readonly string: string; readonly pullN: number };
+  readonly take?: { readonly string: string; readonly pullN: Newtons };
   readonly free: readonly Holder[];
   readonly put: readonly { readonly holder: Holder; readonly string: string }[];
   /** Strings that are drawn out again. */

@@ -1,14 +1,15 @@
 /** What the tails that were left over teach about the next cut. */
+import type { Mm } from '../measure/quantities';
 
 /** What a piece took in one past job, more (or below zero less) than its plan said, mm. */
 export type Difference = number;
 
 export interface Correction {
   /** Median of the differences, to be added to the next cut, mm. */
-  readonly mm: number;
+  readonly mm: Mm;
   readonly count: number;
   /** Half of the jobs lie within this of the median, mm. */
-  readonly spreadMm: number;
+  readonly spreadMm: Mm;
   /** Whose past it is. */
   readonly from: 'frame' | 'workshop';
 }
@@ -24,8 +25,8 @@ const ENOUGH = { frame: 3, workshop: 6 } as const;
  * difference({ givenMm: 6200, leftOverMm: 700 }, { rawCutMm: 6100, leftMm: 600 }) // 0
  */
 export const difference = (
-  given: { readonly givenMm: number; readonly leftOverMm: number },
-  plan: { readonly rawCutMm: number; readonly leftMm: number },
+  given: { readonly givenMm: Mm; readonly leftOverMm: Mm },
+  plan: { readonly rawCutMm: Mm; readonly leftMm: Mm },
 ): Difference => given.givenMm - given.leftOverMm - (plan.rawCutMm - plan.leftMm);
 
 /**

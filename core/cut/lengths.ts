@@ -1,4 +1,5 @@
 /** How much string each piece takes: a sum of named parts, and whether what it is cut from is enough. */
+import type { Mm } from '../measure/quantities';
 import { z } from 'zod';
 import type { Bed } from '../frame/bed';
 import { offsetRun, polylineLength, type Outline } from '../frame/outline';
@@ -37,7 +38,7 @@ const PASSAGE_MM: Record<Sport, number> = { tennis: 12, squash: 10, badminton: 8
  * @example
  * passageMm('tennis') // 12
  */
-export const passageMm = (sport: Sport): number => PASSAGE_MM[sport];
+export const passageMm = (sport: Sport): Mm => PASSAGE_MM[sport];
 
 export type PartName =
   | 'inside strings'
@@ -53,13 +54,13 @@ export type PartName =
 export interface Part {
   readonly name: PartName;
   /** Negative for stretch, which is string saved, and for what past jobs did not need. */
-  readonly mm: number;
+  readonly mm: Mm;
 }
 
 /** What is strung between one end of a piece and the middle of its centre loop. */
 export interface SideLength {
   /** From that end of the string to the mark at the centre loop. */
-  readonly mm: number;
+  readonly mm: Mm;
   readonly mains: number;
   readonly crosses: number;
 }
@@ -68,11 +69,11 @@ export interface PieceLength {
   readonly name: Piece['name'];
   readonly parts: readonly Part[];
   /** The sum of the parts. */
-  readonly cutMm: number;
+  readonly cutMm: Mm;
   /** What a bridge saves where there is not enough, mm: at its last pull, and at the first cross over the starting clamp. */
-  readonly bridges: { readonly lastMm: number; readonly firstMm: number };
+  readonly bridges: { readonly lastMm: Mm; readonly firstMm: Mm };
   /** What of it is cut off again at the two ends when all goes as planned. */
-  readonly leftMm: number;
+  readonly leftMm: Mm;
   /** The same length counted in lengths of this head, as one measures along the frame. */
   readonly headLengths: number;
   /** From the first end to the centre loop and from there to the other end; none for crosses alone. */
@@ -105,13 +106,13 @@ function outsideRunMm(outline: Outline, sport: Sport, from: HolePlace, to: HoleP
  * taken by each, so over the gap g to the next crossing a string of the bed climbs by the mean
  * thickness d: √(g² + d²) − g ≈ d²/2g. Small-slope geometry; the real bend radius is left out.
  */
-function crimpMm(chord: number, crossings: number, thicknessMm: number): number {
+function crimpMm(chord: number, crossings: number, thicknessMm: Mm): number {
   const gap = chord / (crossings + 1);
   return (crossings + 1) * (Math.hypot(gap, thicknessMm) - gap);
 }
 
 export interface StringInPiece {
-  readonly gaugeMm: number;
+  readonly gaugeMm: Mm;
   /** Fraction by which the string is longer under pull. */
   readonly stretch: number;
 }
@@ -129,7 +130,7 @@ interface Sums {
 function sumsOver(
   bed: Bed,
   segments: readonly Segment[],
-  thicknessMm: number,
+  thicknessMm: Mm,
   assumptions: CutAssumptions,
 ): Sums {
   const { outline } = bed;
@@ -197,7 +198,7 @@ export function pieceLength(
   bed: Bed,
   piece: Piece,
   string: StringInPiece,
-  otherGaugeMm: number,
+  otherGaugeMm: Mm,
   assumptions: CutAssumptions,
   learntMm = 0,
 ): PieceLength {
@@ -254,8 +255,8 @@ export function pieceLength(
 
 /** A piece's length to cut, and the least that does with every bridge, mm. */
 interface Need {
-  readonly cutMm: number;
-  readonly leastMm: number;
+  readonly cutMm: Mm;
+  readonly leastMm: Mm;
 }
 
 /**
@@ -266,12 +267,12 @@ interface Need {
  * lies from the middle towards the crosses' end (negative: towards the mains').
  */
 export function checkSharedSet(
-  setMm: number,
+  setMm: Mm,
   mains: Need,
   crosses: Need,
-): { readonly cutAtMm: number; readonly moveMm: number } {
+): { readonly cutAtMm: Mm; readonly moveMm: Mm } {
   const half = setMm / 2;
-  const at = (cutAtMm: number) => ({ cutAtMm, moveMm: cutAtMm - half });
+  const at = (cutAtMm: Mm) => ({ cutAtMm, moveMm: cutAtMm - half });
   if (mains.leastMm + crosses.leastMm > setMm) return at(half);
   if (mains.cutMm + crosses.cutMm > setMm)
     return at(Math.min(mains.cutMm, setMm - crosses.leastMm));

@@ -1,4 +1,5 @@
 /** How to measure a piece without a tape: along the frame, and in arm spans. */
+import type { Mm } from '../measure/quantities';
 import type { Bed } from '../frame/bed';
 import type { CutAssumptions, PieceLength, SideLength } from './lengths';
 import type { Piece } from '../path/segments';
@@ -9,7 +10,7 @@ interface AlongFrame {
   readonly headWidths: number;
   readonly ends: number;
   /** Still to add, or below zero to leave off, mm. */
-  readonly restMm: number;
+  readonly restMm: Mm;
 }
 
 /**
@@ -35,7 +36,7 @@ const plural = (count: number, one: string, many: string) => `${count} ${count =
 
 function recipe(
   { headLengths, headWidths, ends, restMm }: AlongFrame,
-  words: (mm: number) => string,
+  words: (mm: Mm) => string,
 ): string {
   const laid = [
     ...(headLengths > 0 ? [plural(headLengths, 'head length', 'head lengths')] : []),
@@ -61,7 +62,7 @@ export function measureWords(
   bed: Bed,
   piece: PieceLength,
   assumptions: CutAssumptions,
-  words: (mm: number) => string,
+  words: (mm: Mm) => string,
 ): string {
   const { cutMm, sides, mains, crosses } = piece;
   const how =

@@ -1,4 +1,5 @@
 /** Which methods a frame can take, what speaks against each, and how they compare. */
+import type { Mm } from '../measure/quantities';
 import { z } from 'zod';
 import type { Bed } from '../frame/bed';
 import { coveredHoles, leaps, longestRun, transitions } from '../path/covers';
@@ -94,10 +95,10 @@ export interface MethodRow {
     | {
         readonly path: Path;
         readonly pieces: readonly PieceLength[];
-        readonly totalMm: number;
+        readonly totalMm: Mm;
         readonly knots: { readonly head: number; readonly throat: number };
         readonly nextToKnots: readonly string[];
-        readonly longestRunMm: number;
+        readonly longestRunMm: Mm;
         readonly covered: number;
         readonly cautions: readonly string[];
         readonly minutes: number;

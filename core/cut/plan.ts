@@ -1,4 +1,5 @@
 /** From a frame and a setup to everything the bench needs: the path, the knots and the lengths. */
+import type { Mm, Newtons } from '../measure/quantities';
 import { z } from 'zod';
 import type { Bed } from '../frame/bed';
 import { stretchUnderPull, type Family } from '../terms/family';
@@ -13,11 +14,11 @@ import type { Sport } from '../terms/sport';
 
 export interface PlannedString {
   readonly family: Family;
-  readonly gaugeMm: number;
+  readonly gaugeMm: Mm;
   /** Fraction by which it is longer under pull; null goes by its family, its thickness and its pull. */
   readonly stretch: number | null;
   /** What it is pulled at, N; the usual pull of its sport where nobody has said. */
-  readonly pullN?: number | undefined;
+  readonly pullN?: Newtons | undefined;
 }
 
 /** What past jobs have taught about each piece; a piece without an entry goes by its sum alone. */
@@ -79,16 +80,16 @@ export const cutSourceSchema = z.enum(['one set', 'two half sets', 'reel', 'remn
 export type CutSourceKind = z.infer<typeof cutSourceSchema>;
 
 export type CutSource =
-  | { readonly kind: 'one set'; readonly setMm: number }
-  | { readonly kind: 'two half sets'; readonly mainSetMm: number; readonly crossSetMm: number }
+  | { readonly kind: 'one set'; readonly setMm: Mm }
+  | { readonly kind: 'two half sets'; readonly mainSetMm: Mm; readonly crossSetMm: Mm }
   | { readonly kind: 'reel' }
   /** One length for the whole job, or one for each of two pieces. */
-  | { readonly kind: 'remnant'; readonly lengthsMm: readonly number[] };
+  | { readonly kind: 'remnant'; readonly lengthsMm: readonly Mm[] };
 
 export interface SetLengths {
-  readonly mainSetMm: number;
-  readonly crossSetMm: number;
-  readonly remnantsMm: readonly number[];
+  readonly mainSetMm: Mm;
+  readonly crossSetMm: Mm;
+  readonly remnantsMm: readonly Mm[];
 }
 
 /**
@@ -115,11 +116,11 @@ export function cutSource(
 
 interface PieceSupply {
   readonly name: Piece['name'];
-  readonly needMm: number;
+  readonly needMm: Mm;
   /** What it is cut from, mm; undefined off a reel. */
-  readonly givenMm: number | undefined;
+  readonly givenMm: Mm | undefined;
   /** Over, or below zero short; undefined off a reel. */
-  readonly spareMm: number | undefined;
+  readonly spareMm: Mm | undefined;
 }
 
 /** What helps a piece that is short: the last pull over a bridge, or the first cross over the starting clamp too. */
@@ -132,8 +133,7 @@ export interface SourceCheck {
   readonly bridged: readonly { readonly name: Piece['name']; readonly help: BridgeHelp }[];
   readonly pieces: readonly PieceSupply[];
   /** Set when one length serves two pieces: where it is cut, and how far that is from the middle. */
-  readonly shared:
-    { readonly cutAtMm: number; readonly moveMm: number; readonly spareMm: number } | undefined;
+  readonly shared: { readonly cutAtMm: Mm; readonly moveMm: Mm; readonly spareMm: Mm } | undefined;
 }
 
 /** Lengths that differ by less are the same to any tape, mm. */
@@ -142,7 +142,7 @@ const SAME_MM = 0.5;
 /** With what help a piece that is so much short can be strung all the same; undefined where none is enough. */
 function bridgeHelp(
   { bridges }: Pick<PieceLength, 'bridges'>,
-  shortMm: number,
+  shortMm: Mm,
   house: Pick<HouseRules, 'bridge'>,
 ): BridgeHelp | undefined {
   if (house.bridge === 'never') return undefined;
@@ -190,7 +190,7 @@ export function checkSource(
     };
   };
   const total = pieces.reduce((sum, { cutMm }) => sum + cutMm, 0);
-  const one = (lengthMm: number): SourceCheck => {
+  const one = (lengthMm: Mm): SourceCheck => {
     const [first, second] = pieces;
     if (!first || !second) return verdict(supply([lengthMm]));
     const lent = (piece: PieceLength) =>

@@ -1,4 +1,5 @@
 /** Sentences that several places of the application and of a record say in the same words. */
+import type { Mm } from '../measure/quantities';
 import type { Bed } from '../frame/bed';
 import type { Covered } from '../path/covers';
 import { runName } from '../path/groove';
@@ -80,7 +81,7 @@ export const mainsWay = (bed: Pick<Bed, 'mainsStart' | 'mainsFinish'>): string =
  * @example
  * lengthWords(6050, 'metric') // '6.05 m'
  */
-export function lengthWords(mm: number, system: LengthSystem): string {
+export function lengthWords(mm: Mm, system: LengthSystem): string {
   if (system === 'imperial') return formatFeet(mm);
   return mm < 1000 ? `${Math.round(mm / 10)} cm` : formatMetres(mm);
 }
@@ -91,7 +92,7 @@ export function lengthWords(mm: number, system: LengthSystem): string {
  * @example
  * spareText(-120, 'metric') // '12 cm short'
  */
-export function spareText(mm: number, system: LengthSystem): string {
+export function spareText(mm: Mm, system: LengthSystem): string {
   if (Math.abs(mm) < 5) return 'just enough';
   return `${lengthWords(Math.abs(mm), system)} ${mm < 0 ? 'short' : 'over'}`;
 }
@@ -107,7 +108,7 @@ export function cutAdvice(
   system: LengthSystem,
 ): { caution?: string; word: string } {
   const { shared, pieces } = check;
-  const spare = (mm: number) => spareText(mm, system);
+  const spare = (mm: Mm) => spareText(mm, system);
   const each = pieces
     .flatMap(({ name, spareMm }) =>
       spareMm === undefined ? [] : [`${PIECE_WORDS[name]} ${spare(spareMm)}`],

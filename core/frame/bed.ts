@@ -1,4 +1,5 @@
 /** The study of a frame: its outline and holes, what is wrong with what was entered, and what to look at again. */
+import type { Mm } from '../measure/quantities';
 import { checkFrame, type Counted } from './contradictions';
 import { limitsProblem, type FrameProblem, type FrameSpec } from './frame';
 import type { Hole, Skips } from './holes';
@@ -13,7 +14,7 @@ export interface Bed {
   readonly spec: FrameSpec;
   readonly outline: Outline;
   readonly areaMm2: number;
-  readonly perimeterMm: number;
+  readonly perimeterMm: Mm;
   readonly mainsPerSide: number;
   /** The right half, from the head to the throat; the left is its mirror image. */
   readonly holes: readonly Hole[];

@@ -1,9 +1,10 @@
+import type { Mm } from '../measure/quantities';
 import { squareInches } from '../measure/units';
 import type { Sport } from '../terms/sport';
 
 interface HeadLimits {
-  readonly lengthMm: number;
-  readonly widthMm?: number;
+  readonly lengthMm: Mm;
+  readonly widthMm?: Mm;
   readonly areaMm2?: number;
   readonly source: string;
 }
@@ -17,7 +18,7 @@ const LIMITS: Record<Sport, HeadLimits> = {
 /** What makes a head of this size illegal for play, in a sentence, or nothing. Sizes in mm and mm². */
 export function beyondFederationLimits(
   sport: Sport,
-  head: { readonly lengthMm: number; readonly widthMm: number; readonly areaMm2: number },
+  head: { readonly lengthMm: Mm; readonly widthMm: Mm; readonly areaMm2: number },
 ): string | undefined {
   const limits = LIMITS[sport];
   const over: string[] = [];

@@ -1,4 +1,5 @@
 /** What is known of a frame: enough to draw its bed, number its holes and plan its strings. */
+import type { Newtons } from '../measure/quantities';
 import { z } from 'zod';
 import { beyondFederationLimits } from './federation';
 import { methodSchema } from '../terms/method';
@@ -192,7 +193,7 @@ export const limitsProblem = (spec: FrameSpec, outline: Outline): string | undef
  */
 export const printedRange = ({
   tension,
-}: FrameSpec): { readonly minN: number; readonly maxN: number } | undefined =>
+}: FrameSpec): { readonly minN: Newtons; readonly maxN: Newtons } | undefined =>
   tension
     ? { minN: newtons(tension.min, tension.unit), maxN: newtons(tension.max, tension.unit) }
     : undefined;

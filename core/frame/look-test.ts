@@ -1,4 +1,5 @@
 /** The look test: gaps between neighbouring strings, and those that do not go with their neighbours. */
+import type { Mm } from '../measure/quantities';
 import type { Hole } from './holes';
 import { ENDS, type End } from '../terms/ends';
 import type { Outline } from './outline';
@@ -7,7 +8,7 @@ export interface Gap {
   /** `M7` and `M8`, `C3` and `C4`; the centre gap is from `M1` to `M1`. */
   readonly from: string;
   readonly to: string;
-  readonly mm: number;
+  readonly mm: Mm;
   /** How much wider (or, below zero, narrower) than its neighbours, mm. */
   readonly off: number;
 }

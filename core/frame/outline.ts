@@ -4,6 +4,7 @@
  * kept, from the head (top, arc 0) to the throat (bottom), as points dense enough that straight
  * interpolation between them is good to a thousandth of a millimetre.
  */
+import type { Mm } from '../measure/quantities';
 import { z } from 'zod';
 import { clampedSpline } from '../maths/spline';
 import { failure, success, type Result } from '../terms/result';
@@ -22,8 +23,8 @@ export interface RimPoint {
 }
 
 export interface Outline {
-  readonly lengthMm: number;
-  readonly widthMm: number;
+  readonly lengthMm: Mm;
+  readonly widthMm: Mm;
   readonly half: readonly RimPoint[];
   /** Index in `half` of the widest place, which parts the head's arch from the throat's. */
   readonly widest: number;
@@ -44,8 +45,8 @@ const SHAPES: Record<OutlineFamily, { readonly n: number; readonly k: number }> 
 const STEPS = 1440;
 
 function outlineFrom(
-  lengthMm: number,
-  widthMm: number,
+  lengthMm: Mm,
+  widthMm: Mm,
   xy: readonly (readonly [number, number])[],
 ): Outline {
   let arc = 0;
@@ -65,7 +66,7 @@ function outlineFrom(
  * @example
  * perimeter(familyOutline(300, 300, 'oval')) // 942.5
  */
-export function familyOutline(lengthMm: number, widthMm: number, family: OutlineFamily): Outline {
+export function familyOutline(lengthMm: Mm, widthMm: Mm, family: OutlineFamily): Outline {
   const { n, k } = SHAPES[family];
   const unit: [number, number][] = [];
   for (let i = 0; i <= STEPS; i++) {
@@ -86,10 +87,7 @@ export function familyOutline(lengthMm: number, widthMm: number, family: Outline
  * The outline through measured widths: a clamped cubic spline of the distance from the middle of
  * the head against direction, so that the curve is smooth and level at the head and the throat.
  */
-export function measuredOutline(
-  lengthMm: number,
-  readings: readonly WidthReading[],
-): Result<Outline> {
+export function measuredOutline(lengthMm: Mm, readings: readonly WidthReading[]): Result<Outline> {
   if (readings.length < 3) return failure('outline.too few');
   const polar = [
     { angle: 0, radius: lengthMm / 2 },

@@ -1,4 +1,5 @@
 /** Hole positions read off a frame, turned into places along the rim. */
+import type { Mm } from '../measure/quantities';
 import { LEAST_HOLE_GAP } from './holes';
 import { headOutline, type FrameField, type FrameSpec, type HolePositions } from './frame';
 import { halfPerimeter, rimAtArc, rimAtX, rimAtY, type Outline, type RimPoint } from './outline';
@@ -150,7 +151,7 @@ export function ruledRowsOf(spec: FrameSpec): RuledRows | undefined {
   const ruled = ruledArcs(spec, outline.value, positionsMm);
   if (!ruled.ok) return undefined;
   const rows = { head: [] as number[], side: [] as number[], throat: [] as number[] };
-  const tenth = (mm: number) => Math.round(mm * 10) / 10;
+  const tenth = (mm: Mm) => Math.round(mm * 10) / 10;
   for (const arc of ruled.arcs) {
     const [p, q] = [rimAtArc(outline.value, arc - 0.5), rimAtArc(outline.value, arc + 0.5)];
     const { x, y } = rimAtArc(outline.value, arc);

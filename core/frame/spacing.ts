@@ -3,6 +3,7 @@
  * The figures are the middle of common practice, no source; the fit in `holes` moves the rim gaps
  * until the strings come out in the holes that were counted.
  */
+import type { Mm } from '../measure/quantities';
 import type { Sport } from '../terms/sport';
 
 export interface Spacing {
@@ -41,7 +42,7 @@ export const evenSpacing = (sport: Sport, teardrop: boolean): Spacing => ({
  * mainPositions(248, 8, evenSpacing('tennis', false)).length // 8
  */
 export function mainPositions(
-  widthMm: number,
+  widthMm: Mm,
   perSide: number,
   { mainWiden, mainRim }: Spacing,
 ): readonly number[] {
@@ -60,11 +61,7 @@ export function mainPositions(
  * @example
  * crossPositions(336, 19, evenSpacing('tennis', false)).length // 19
  */
-export function crossPositions(
-  lengthMm: number,
-  crosses: number,
-  spacing: Spacing,
-): readonly number[] {
+export function crossPositions(lengthMm: Mm, crosses: number, spacing: Spacing): readonly number[] {
   const middle = (crosses - 2) / 2;
   const gaps = Array.from(
     { length: crosses - 1 },

@@ -1,12 +1,13 @@
 /** Whether a machine pulls what it is set to: checks against a known weight or a spring scale. */
+import type { Newtons } from '../measure/quantities';
 import { countWords } from '../terms/count-words';
 import { differenceInCalendarDays, parseISO } from 'date-fns';
 
 export interface MachineCheck {
   /** Day on the workshop's clock, `2026-11-27`. */
   readonly day: string;
-  readonly askedN: number;
-  readonly measuredN: number;
+  readonly askedN: Newtons;
+  readonly measuredN: Newtons;
 }
 
 /** Beyond this a machine is mended, not corrected. From memory. */

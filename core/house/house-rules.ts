@@ -2,7 +2,7 @@
 import { z } from 'zod';
 import { isSoftFamily, type Family } from '../terms/family';
 import type { Sport } from '../terms/sport';
-import { newtons } from '../measure/units';
+import { newtons, type Pulls } from '../measure/units';
 import { english, message, type Message } from '../terms/words/english';
 
 /** Every question with its schools by name; what they say stands in `terms/words`. Common practice, no source. */
@@ -113,10 +113,7 @@ const TWO_LB = newtons(2, 'lb');
  * @example
  * crossesStep(USUAL_HOUSE, 'badminton').crossN // 8.896
  */
-export function crossesStep(
-  house: HouseRules,
-  sport: Sport,
-): { readonly mainN: number; readonly crossN: number } {
+export function crossesStep(house: HouseRules, sport: Sport): Pulls {
   if (house.crossesByN !== null) return { mainN: 0, crossN: house.crossesByN };
   const school = {
     tennis: house.tennisCrosses,

@@ -1,11 +1,12 @@
+import type { Mm } from './quantities';
 import { plainFigures } from './figures';
 import { failure, success, type Result } from '../terms/result';
 import type { Sport } from '../terms/sport';
 
 export interface GaugeRange {
   readonly name: string;
-  readonly minMm: number;
-  readonly maxMm: number;
+  readonly minMm: Mm;
+  readonly maxMm: Mm;
 }
 
 /**
@@ -45,7 +46,7 @@ export const gaugesOf = (sport: Sport): readonly GaugeRange[] => {
  * @example
  * gaugeNumbers(1.25) // ['16L']
  */
-export const gaugeNumbers = (mm: number): readonly string[] =>
+export const gaugeNumbers = (mm: Mm): readonly string[] =>
   SCALE.filter((gauge) => mm >= gauge.minMm - 1e-9 && mm <= gauge.maxMm + 1e-9).map(
     (gauge) => gauge.name,
   );
@@ -56,7 +57,7 @@ export const gaugeNumbers = (mm: number): readonly string[] =>
  * @example
  * formatGauge(1.25) // '1.25 mm (16L)'
  */
-export function formatGauge(mm: number): string {
+export function formatGauge(mm: Mm): string {
   const names = gaugeNumbers(mm);
   return `${mm.toFixed(2)} mm${names.length > 0 ? ` (${names.join(' or ')})` : ''}`;
 }

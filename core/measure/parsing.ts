@@ -1,4 +1,5 @@
 /** What a stringer types, read into SI: `55/53`, `24.5kg`, `40ft`, `22'6"`, `12.2`. */
+import type { Mm, Newtons } from './quantities';
 import { decimal, NUMBER, plainFigures, TENSION_UNIT, tensionUnitNamed } from './figures';
 
 import { pullLimits } from './pull-limits';
@@ -16,9 +17,9 @@ import {
 
 export interface WidthReading {
   /** Distance below the inside of the head's tip, mm. */
-  readonly fromHeadMm: number;
+  readonly fromHeadMm: Mm;
   /** Inside width there, mm. */
-  readonly widthMm: number;
+  readonly widthMm: Mm;
 }
 
 /**
@@ -100,8 +101,8 @@ function ticketProblem({ mainN, crossN, unit }: TicketTension, sport: Sport): Re
 }
 
 export interface TensionRange {
-  readonly minN: number;
-  readonly maxN: number;
+  readonly minN: Newtons;
+  readonly maxN: Newtons;
   readonly unit: TensionUnit;
 }
 
@@ -140,7 +141,7 @@ export function parseTensionRange(
   return success(range);
 }
 
-const LENGTH_UNITS: readonly (readonly [words: RegExp, mm: number])[] = [
+const LENGTH_UNITS: readonly (readonly [words: RegExp, mm: Mm])[] = [
   [/^(mm|millimet(er|re)s?)$/i, 1],
   [/^(cm|centimet(er|re)s?)$/i, 10],
   [/^(m|met(er|re)s?)$/i, 1000],

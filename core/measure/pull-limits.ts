@@ -1,4 +1,5 @@
 /** The pulls that are strung at all: from the extremes seen, 6 kg and 37 kg, with a little room. Common practice. */
+import type { Newtons } from './quantities';
 import type { Sport } from '../terms/sport';
 import { newtons } from './units';
 
@@ -14,7 +15,7 @@ const KILOGRAMS: Record<Sport, readonly [least: number, most: number]> = {
  * @example
  * pullLimits('tennis').leastN > 0 // true
  */
-export const pullLimits = (sport: Sport): { readonly leastN: number; readonly mostN: number } => {
+export const pullLimits = (sport: Sport): { readonly leastN: Newtons; readonly mostN: Newtons } => {
   const [least, most] = KILOGRAMS[sport];
   return { leastN: newtons(least, 'kg'), mostN: newtons(most, 'kg') };
 };

@@ -2,6 +2,7 @@
  * The one place where SI quantities (N, mm, g) meet the units people read and type.
  * Factors: NIST Special Publication 811 (exact by definition).
  */
+import type { Mm, Newtons } from './quantities';
 import { z } from 'zod';
 
 const NEWTONS_PER_LBF = 4.4482216152605;
@@ -28,7 +29,7 @@ export const otherTensionUnit = (unit: TensionUnit): TensionUnit => (unit === 'k
  * newtons(24, 'kg') // 235.36
  * newtons(55, 'lb') // 244.65
  */
-export const newtons = (value: number, unit: TensionUnit): number =>
+export const newtons = (value: number, unit: TensionUnit): Newtons =>
   value * (unit === 'kg' ? NEWTONS_PER_KGF : NEWTONS_PER_LBF);
 
 /**
@@ -38,7 +39,7 @@ export const newtons = (value: number, unit: TensionUnit): number =>
  * @example
  * inTensionUnit(235.36, 'kg') // 24
  */
-export const inTensionUnit = (n: number, unit: TensionUnit, step = 0.01): number =>
+export const inTensionUnit = (n: Newtons, unit: TensionUnit, step = 0.01): number =>
   roundTo(n / (unit === 'kg' ? NEWTONS_PER_KGF : NEWTONS_PER_LBF), step);
 
 /** The smallest step worth writing down: half a kilogram, or a pound (common practice). */
@@ -50,14 +51,14 @@ export const TICKET_STEP: Record<TensionUnit, number> = { kg: 0.5, lb: 1 };
  * @example
  * inTensionUnit(roundToTicketStep(newtons(23.7, 'kg'), 'kg'), 'kg') // 23.5
  */
-export const roundToTicketStep = (n: number, unit: TensionUnit): number =>
+export const roundToTicketStep = (n: Newtons, unit: TensionUnit): Newtons =>
   newtons(inTensionUnit(n, unit, TICKET_STEP[unit]), unit);
 
 /**
  * @example
  * mmFromFeet(40) // 12192
  */
-export const mmFromFeet = (feet: number): number => feet * MM_PER_FOOT;
+export const mmFromFeet = (feet: number): Mm => feet * MM_PER_FOOT;
 /**
  * @example
  * squareInches(64516) // 100
@@ -96,12 +97,16 @@ export function roundTo(value: number, step: number): number {
  * @example
  * formatTension(newtons(24, 'kg'), 'kg') // '24 kg'
  */
-export const formatTension = (n: number, unit: TensionUnit): string =>
+export const formatTension = (n: Newtons, unit: TensionUnit): string =>
   `${inTensionUnit(n, unit)} ${unit}`;
 
-export interface TicketTension {
-  readonly mainN: number;
-  readonly crossN: number;
+/** What mains and crosses are pulled at. */
+export interface Pulls {
+  readonly mainN: Newtons;
+  readonly crossN: Newtons;
+}
+
+export interface TicketTension extends Pulls {
   /** The unit it was typed in, which is the unit it is shown in for ever. */
   readonly unit: TensionUnit;
 }
@@ -123,7 +128,7 @@ export const formatTicket = ({ mainN, crossN, unit }: TicketTension): string =>
  */
 export function formatTicketConverted({ mainN, crossN, unit }: TicketTension): string {
   const other = otherTensionUnit(unit);
-  const figure = (n: number) => inTensionUnit(n, other, 0.1);
+  const figure = (n: Newtons) => inTensionUnit(n, other, 0.1);
   return `${figure(mainN)}/${figure(crossN)} ${other}`;
 }
 
@@ -133,7 +138,7 @@ export function formatTicketConverted({ mainN, crossN, unit }: TicketTension): s
  * @example
  * formatMetres(12192) // '12.19 m'
  */
-export const formatMetres = (mm: number): string => `${(mm / 1000).toFixed(2)} m`;
+export const formatMetres = (mm: Mm): string => `${(mm / 1000).toFixed(2)} m`;
 
 /**
  * String length in feet and whole inches, rounded to the nearest inch: `19 ft 10 in`.
@@ -141,7 +146,7 @@ export const formatMetres = (mm: number): string => `${(mm / 1000).toFixed(2)} m
  * @example
  * formatFeet(6050) // '19 ft 10 in'
  */
-export function formatFeet(mm: number): string {
+export function formatFeet(mm: Mm): string {
   const inches = Math.round(Math.abs(mm) / MM_PER_INCH);
   const sign = mm < 0 && inches > 0 ? '−' : '';
   return `${sign}${Math.floor(inches / 12)} ft ${inches % 12} in`;
@@ -151,7 +156,7 @@ export function formatFeet(mm: number): string {
  * @example
  * formatStringLength(6100, 'metric') // '6.10 m'
  */
-export const formatStringLength = (mm: number, system: LengthSystem): string =>
+export const formatStringLength = (mm: Mm, system: LengthSystem): string =>
   system === 'metric' ? formatMetres(mm) : formatFeet(mm);
 
 /**
@@ -160,7 +165,7 @@ export const formatStringLength = (mm: number, system: LengthSystem): string =>
  * @example
  * formatHeadDimension(336, 'imperial') // '13.2 in'
  */
-export const formatHeadDimension = (mm: number, system: LengthSystem): string =>
+export const formatHeadDimension = (mm: Mm, system: LengthSystem): string =>
   system === 'metric' ? `${roundTo(mm, 1)} mm` : `${(mm / MM_PER_INCH).toFixed(1)} in`;
 
 /**

@@ -1,4 +1,5 @@
 /** What the outside runs of a path cover that is still needed, and what its turns bear on. */
+import type { Mm } from '../measure/quantities';
 import type { Bed } from '../frame/bed';
 import { coveredBy, rimAlong } from './groove';
 import type { Hole } from '../frame/holes';
@@ -107,7 +108,7 @@ const SUPPORT_MM: Record<Sport, number> = { tennis: 7, squash: 6, badminton: 4.5
 export interface Transition {
   readonly run: Run;
   /** Frame between the two holes, mm along the rim. */
-  readonly mm: number;
+  readonly mm: Mm;
   readonly tooLittle: boolean;
 }
 

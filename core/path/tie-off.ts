@@ -1,4 +1,5 @@
 /** Which hole each tail is tied off in. */
+import type { Mm } from '../measure/quantities';
 import type { Bed } from '../frame/bed';
 import { crossovers } from './groove';
 import type { Hole } from '../frame/holes';
@@ -32,11 +33,11 @@ export interface TieOffCandidate {
   readonly hole: Hole;
   readonly bored: boolean;
   /** Frame between the last hole and this one, mm: the slack between clamp and knot grows with it. */
-  readonly runMm: number;
+  readonly runMm: Mm;
   /** The tail is tied onto a string of its own kind. */
   readonly likeToLike: boolean;
   /** Frame to the nearest neighbouring hole, mm: what the knot has to lie in. */
-  readonly roomMm: number;
+  readonly roomMm: Mm;
   /** Other runs that its run would cross. */
   readonly crossings: number;
   /** Millimetres of run that all of this is worth; the least wins. */

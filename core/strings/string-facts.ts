@@ -1,4 +1,5 @@
 /** What is known of a string in the library, read from what people type or a table holds. */
+import type { Mm } from '../measure/quantities';
 import { z } from 'zod';
 import { notForSchema, type NotFor } from './not-for';
 import { FAMILIES, SHAPES, type Family, type Shape } from '../terms/family';
@@ -19,10 +20,10 @@ export interface StringFacts {
   readonly subKind: string;
   readonly shape: Shape;
   readonly colour: string;
-  readonly gaugesMm: number[];
-  readonly setMm: number;
+  readonly gaugesMm: Mm[];
+  readonly setMm: Mm;
   readonly setPriceMinor: number;
-  readonly reelMm: number | null;
+  readonly reelMm: Mm | null;
   readonly reelPriceMinor: number | null;
   /** Of a metre, g. */
   readonly massGPerM: number | null;
@@ -177,7 +178,7 @@ export const emptyStringEntry: StringEntry = {
 const figure = (value: number | null, step: number): string =>
   value === null ? '' : String(roundTo(value, step));
 const money = (minor: number | null): string => (minor === null ? '' : (minor / 100).toFixed(2));
-const metres = (mm: number | null): string => figure(mm === null ? null : mm / 1000, 0.001);
+const metres = (mm: Mm | null): string => figure(mm === null ? null : mm / 1000, 0.001);
 const percent = (fraction: number | null): string =>
   figure(fraction === null ? null : fraction * 100, 0.1);
 

@@ -1,3 +1,4 @@
+import type { Mm } from '../measure/quantities';
 import type { AdviceCase, LastJob, StringClass, Strung } from '../advice/rule';
 import type { ShelfString } from '../advice/shelf';
 import type { Family } from '../terms/family';
@@ -29,7 +30,7 @@ export const adviceCase = (changes: CaseChanges = {}): AdviceCase => ({
   last: changes.last,
 });
 
-const stringClass = (family: Family, gaugeMm: number): StringClass => ({
+const stringClass = (family: Family, gaugeMm: Mm): StringClass => ({
   family,
   gaugeMm,
   shape: 'round',

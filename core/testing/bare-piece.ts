@@ -1,7 +1,8 @@
+import type { Mm } from '../measure/quantities';
 import type { PieceLength } from '../cut/lengths';
 
 /** A piece of which only the length to cut matters, mm. */
-export const barePiece = (name: PieceLength['name'], cutMm: number): PieceLength => ({
+export const barePiece = (name: PieceLength['name'], cutMm: Mm): PieceLength => ({
   name,
   parts: [],
   cutMm,

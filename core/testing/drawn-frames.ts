@@ -4,6 +4,7 @@
  * drilled to a half millimetre. The kinds are common practice of drilling, no source; the figures are
  * the tests' own and are shared with nothing in the core.
  */
+import type { Mm } from '../measure/quantities';
 import type { Chance } from '../maths/chance';
 import { LEAST_HOLE_GAP, type Skips } from '../frame/holes';
 import { familyOutline, rimAtX, rimAtY, type Outline, type OutlineFamily } from '../frame/outline';
@@ -22,13 +23,13 @@ export interface DrawnFrame {
   /** Every hole of a half along the rim, from the head to the throat, mm. */
   readonly arcs: readonly number[];
   /** Main M1 outwards from the centre line, and cross 1 down from the middle of the head, mm. */
-  readonly mainsMm: readonly number[];
-  readonly crossesMm: readonly number[];
+  readonly mainsMm: readonly Mm[];
+  readonly crossesMm: readonly Mm[];
 }
 
 interface Make {
-  readonly lengthMm: number;
-  readonly widthMm: number;
+  readonly lengthMm: Mm;
+  readonly widthMm: Mm;
   readonly mains: readonly number[];
   readonly crosses: readonly number[];
   /** From the outermost main to the side, and from the end crosses to the tip and the throat, mm. */
@@ -96,7 +97,7 @@ function gapShares(chance: Chance, drilling: Drilling, count: number): readonly 
   return shares;
 }
 
-const drilled = (mm: number): number => Math.round(2 * mm) / 2;
+const drilled = (mm: Mm): number => Math.round(2 * mm) / 2;
 
 function drawn(chance: Chance, sport: Sport, drilling: Drilling): DrawnFrame | undefined {
   const make = MAKES[sport];

@@ -1,3 +1,4 @@
+import type { Mm } from '../measure/quantities';
 import { studyFrame, type Bed } from '../frame/bed';
 import { NOTHING_SAID, type FrameSpec, type HolePositions } from '../frame/frame';
 import type { OutlineFamily } from '../frame/outline';
@@ -5,8 +6,8 @@ import type { Sport } from '../terms/sport';
 
 export interface SpecChanges {
   readonly sport?: Sport;
-  readonly lengthMm?: number;
-  readonly widthMm?: number;
+  readonly lengthMm?: Mm;
+  readonly widthMm?: Mm;
   readonly outline?: OutlineFamily;
   readonly mains?: number;
   readonly crosses?: number;
@@ -67,7 +68,7 @@ export function bedOf(changes: SpecChanges = {}): Bed {
 
 /** Rows of a ruler on an elliptical head with these strings on it: mains by x, crosses below the tip; to 0.01 mm. */
 export function ruledRows(
-  { lengthMm, widthMm }: { readonly lengthMm: number; readonly widthMm: number },
+  { lengthMm, widthMm }: { readonly lengthMm: Mm; readonly widthMm: Mm },
   mains: readonly number[],
   crosses: readonly number[],
 ): { head: number[]; side: number[]; throat: number[] } {

@@ -1,4 +1,5 @@
 /** Dense nets of the shapes that membranes are known for. */
+import type { Newtons } from '../measure/quantities';
 import type { Net } from '../advice/net';
 
 /** Radius of the round one, mm. */
@@ -9,7 +10,7 @@ export function denseNet(
   half: (at: number) => number,
   reach: number,
   gap: number,
-  tensionN: number,
+  tensionN: Newtons,
 ): Net {
   const count = Math.round((2 * reach) / gap);
   const places = Array.from({ length: count }, (_, i) => -reach + (i + 0.5) * gap);
@@ -22,5 +23,5 @@ export function denseNet(
   };
 }
 
-export const roundNet = (gap: number, tensionN: number): Net =>
+export const roundNet = (gap: number, tensionN: Newtons): Net =>
   denseNet((at) => Math.sqrt(R * R - at * at), R, gap, tensionN);

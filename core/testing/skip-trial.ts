@@ -2,6 +2,7 @@
  * How often the skip solver finds the truth when the holes of frames are read with errors: the
  * library's frames, and drawn ones whose spacing the solver's curves know nothing of.
  */
+import type { Mm } from '../measure/quantities';
 import { studyFrame } from '../frame/bed';
 import { chanceFrom } from '../maths/chance';
 import { numbersAt, type Skips } from '../frame/holes';
@@ -74,9 +75,9 @@ const same = (a: Skips, b: Skips) =>
 
 export interface Reading {
   /** Every hole is off by up to this much either way, all errors alike likely. */
-  readonly errorMm: number;
+  readonly errorMm: Mm;
   /** One hole of each frame is off by this much more. */
-  readonly slipMm: number;
+  readonly slipMm: Mm;
 }
 
 /** Reads as many drawn frames of every drilling and sport, `times` over; the library's so often too where it is asked for. */

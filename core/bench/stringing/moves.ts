@@ -1,4 +1,5 @@
 /** The first pass: what is threaded and pulled, string by string, in the order of the pulls. */
+import type { Newtons } from '../../measure/quantities';
 import { schoolWhy } from '../../house/house-rules';
 import { formatTension } from '../../measure/units';
 import { isMain } from '../../path/segments';
@@ -67,7 +68,7 @@ export function movesOf(plan: BenchPlan, ends: Ends): readonly Move[] {
   }
 
   /** A string that a starting clamp held is pulled by itself, and that clamp comes off. */
-  function pullFromClamp(end: StrungEnd, pullN: number, words: Message): void {
+  function pullFromClamp(end: StrungEnd, pullN: Newtons, words: Message): void {
     const hands: readonly Action[] = [
       { do: 'pull', ...end, pullN },
       { do: 'free', holder: 'starting clamp' },
