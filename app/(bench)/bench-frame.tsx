@@ -5,8 +5,10 @@ import { memo, useEffect, useMemo, useRef, type ReactNode } from 'react';
 import type { Bed } from '@/core/frame/bed';
 import type { BenchStep } from '@/core/bench/plan';
 import { sideOf } from '@/core/path/pull-order';
-import { isMain, placeName } from '@/core/path/segments';
+import { placeName } from '@/core/path/segments';
+import { isMain } from '@/core/terms/string-name';
 import { strungAfter, type Sequence } from '@/core/bench/sequence';
+import type { MainName, StringName } from '@/core/terms/string-name';
 import { english } from '@/core/terms/words/english';
 import { inTensionUnit, type LengthSystem, type TensionUnit } from '@/core/measure/units';
 import { BedDrawing } from '@/ui/bed/bed-drawing';
@@ -82,10 +84,17 @@ export function BenchFrame({
   const turns = drawn.join();
   const shown = useMemo(() => {
     if (inTurn) return knotted;
-    const first = turns.split(',');
+    const turn = (string: StringName) => {
+      const at = turns.split(',').indexOf(string);
+      return at < 0 ? Infinity : at;
+    };
+    const first = knotted.order.filter((each) => turn(each) < Infinity);
     return {
       ...knotted,
-      order: [...first, ...knotted.order.filter((each) => !first.includes(each))],
+      order: [
+        ...first.toSorted((a, b) => turn(a) - turn(b)),
+        ...knotted.order.filter((each) => turn(each) === Infinity),
+      ],
     };
   }, [inTurn, knotted, turns]);
   return (
@@ -213,7 +222,7 @@ export function StepInHand({
 }
 
 /** Mains in on either side: the fuller side hangs lower. */
-function Balance({ strung }: { readonly strung: readonly string[] }) {
+function Balance({ strung }: { readonly strung: readonly MainName[] }) {
   const right = strung.filter((main) => sideOf(main) === 'right').length;
   const left = strung.length - right;
   return (

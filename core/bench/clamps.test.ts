@@ -1,3 +1,4 @@
+import type { StringName } from '../terms/string-name';
 import { describe, expect, it } from 'vitest';
 import type { ClampSet } from '../house/machine';
 import { pathThrough } from '../path/path';
@@ -10,8 +11,8 @@ import { applyAll, holderOf, openState, type BenchState } from './state';
 const TWO: ClampSet = { clamps: 2, clampKind: 'fixed', startingClamps: 1 };
 const bed = bedOf({ head: [7, 9], throat: [7, 9], tieOff: ['6H', '8H', '6T', '8T'] });
 const PATH = pathThrough(bed, { method: 'two-piece', shortSide: 'left', crossStart: 'left' });
-const right = (string: string): StrungEnd => ({ string, way: 1 });
-const left = (string: string): StrungEnd => ({ string, way: -1 });
+const right = (string: StringName): StrungEnd => ({ string, way: 1 });
+const left = (string: StringName): StrungEnd => ({ string, way: -1 });
 const insides = PATH.pieces.flatMap(({ segments }) => segments.filter(isInside));
 
 /** A string threaded and in the head, and what is done with the clamps then. */

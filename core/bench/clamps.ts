@@ -1,4 +1,5 @@
 /** Which clamp comes onto the string that the head pulls, and where the others go meanwhile. */
+import type { StringName } from '../terms/string-name';
 import type { ClampSet } from '../house/machine';
 import { runsBeside } from '../path/pull-order';
 import { message, type Message } from '../terms/words/english';
@@ -52,7 +53,7 @@ export function clampOnto(state: BenchState, end: StrungEnd, machine: ClampSet):
 
 /** What is said of a starting clamp that lends itself while `string` is pulled. */
 export function lendingWords(
-  string: string,
+  string: StringName,
   actions: readonly Action[],
 ): { readonly words: readonly Message[]; readonly caution?: Message } {
   const grip = actions.find((action) => action.do === 'grip outside');

@@ -1,3 +1,4 @@
+import type { StringName } from '../terms/string-name';
 import { describe, expect, it } from 'vitest';
 import { english } from '../terms/words/english';
 import type { Action } from './actions';
@@ -30,14 +31,14 @@ function problemOf(actions: readonly Action[], machine = MACHINE): string | unde
   return undefined;
 }
 
-const thread = (...strings: string[]): Action[] =>
+const thread = (...strings: StringName[]): Action[] =>
   strings.map((string) => ({
     do: 'thread',
     string,
     through: ENDS.get(string) ?? ['1H left', '1T left'],
   }));
-const pull = (string: string, way: -1 | 1): Action => ({ do: 'pull', string, way, pullN: 200 });
-const clamp = (holder: 'clamp 1' | 'clamp 2', string: string): Action => ({
+const pull = (string: StringName, way: -1 | 1): Action => ({ do: 'pull', string, way, pullN: 200 });
+const clamp = (holder: 'clamp 1' | 'clamp 2', string: StringName): Action => ({
   do: 'clamp',
   holder,
   string,
@@ -146,7 +147,7 @@ describe('the ledger', () => {
 
   // Source: common practice (never more than three mains ahead on one side).
   it('refuses a fourth main ahead', () => {
-    const right = ['M2R', 'M3R', 'M4R', 'M5R'].flatMap((string): Action[] => [
+    const right = (['M2R', 'M3R', 'M4R', 'M5R'] as const).flatMap((string): Action[] => [
       ...thread(string),
       pull(string, 1),
       free('clamp 1'),

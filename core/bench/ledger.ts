@@ -7,12 +7,14 @@
  * Both ends of what is strung of a piece are held at all times: by a clamp on the end string, by the head or
  * a starting clamp beyond it, or by a knot.
  */
+import type { StringName } from '../terms/string-name';
 import type { Bed } from '../frame/bed';
 import type { ClampSet } from '../house/machine';
 import { coveredHoles } from '../path/covers';
 import type { Path } from '../path/path';
 import { mostAhead, runsBeside, sideOf } from '../path/pull-order';
-import { isMain, placeName, type HolePlace } from '../path/segments';
+import { placeName, type HolePlace } from '../path/segments';
+import { isMain } from '../terms/string-name';
 import { message, type Message } from '../terms/words/english';
 import type { Action, StrungEnd } from './actions';
 import * as bench from './state';
@@ -20,8 +22,8 @@ import { isInUse, isLast, isTense, isThreaded, isTied, seatOf, type BenchState }
 
 /** What each string is set to, and the last one before a knot, N. */
 export interface Figures {
-  readonly set: (string: string) => number;
-  readonly knot: (string: string) => number;
+  readonly set: (string: StringName) => number;
+  readonly knot: (string: StringName) => number;
 }
 
 export interface Ledger {
@@ -57,7 +59,7 @@ export function openLedger(bed: Bed, path: Path, machine: ClampSet, figures: Fig
     state.strands.includes(hole) ? undefined : state.shut.get(hole);
 
   /** Whether a string belongs into a hole, by the bed itself and not by its path. */
-  function wrongHole(name: string, string: string): Message | undefined {
+  function wrongHole(name: string, string: StringName): Message | undefined {
     const place = holes.get(name);
     if (!place) return message('ledger.no hole', { hole: name });
     const { hole, side } = place;
@@ -75,7 +77,7 @@ export function openLedger(bed: Bed, path: Path, machine: ClampSet, figures: Fig
       : message('ledger.under a run', { hole: name, over, string });
   }
 
-  function mayThread(string: string, names: readonly [string, string]): Message | undefined {
+  function mayThread(string: StringName, names: readonly [string, string]): Message | undefined {
     const { piece, at } = seatOf(state, string);
     if (isThreaded(state, string)) return message('ledger.in already', { string });
     const stretch = state.threaded[piece];
@@ -115,7 +117,7 @@ export function openLedger(bed: Bed, path: Path, machine: ClampSet, figures: Fig
   }
 
   /** A cross is pulled through mains that carry; its neighbour in the piece may still weave through it. */
-  function tooEarly(string: string): Message | undefined {
+  function tooEarly(string: StringName): Message | undefined {
     if (isMain(string)) return undefined;
     const { piece, at, inside } = seatOf(state, string);
     const missing = inside.crossings.find((crossing) => {
@@ -126,7 +128,7 @@ export function openLedger(bed: Bed, path: Path, machine: ClampSet, figures: Fig
     return missing && message('ledger.too early', { string, main: missing.string });
   }
 
-  function tooFarAhead(pulled: string): Message | undefined {
+  function tooFarAhead(pulled: StringName): Message | undefined {
     if (!isMain(pulled)) return undefined;
     const mains = new Set([pulled, ...state.pulls.map(({ string }) => string).filter(isMain)]);
     const left = [...mains].filter((string) => sideOf(string) === 'left').length;

@@ -3,13 +3,11 @@ import { z } from 'zod';
 import type { BenchStep } from './plan';
 import { mishapSchema, wayIdSchema, wayTitled } from './mishap';
 import { textIn } from '../measure/reading';
+import { stringNameSchema } from '../terms/string-name';
 import { placeName } from '../path/segments';
 
 /** Longest note, in characters; enough for a few sentences. */
 export const NOTE_MOST = 500;
-
-/** `M3L`, `C12`. */
-const STRING_NAME = /^(M\d{1,2}[LR]|C\d{1,2})$/;
 
 /** A clock that is far off is no clock: a bench of this century, and of the next few. */
 const CLOCK = { from: Date.UTC(2000, 0), until: Date.UTC(2200, 0) };
@@ -28,7 +26,7 @@ const deeds = z.discriminatedUnion('kind', [
   z.object({
     kind: z.literal('mishap'),
     mishap: mishapSchema,
-    string: z.string().regex(STRING_NAME).optional(),
+    string: stringNameSchema.optional(),
     /** The way out that was taken, as it was offered. */
     way: textIn.max(200),
     /** Which one it is; undefined where it is none that this version knows. */

@@ -1,8 +1,10 @@
 /** What goes wrong at the bench, and the honest ways out of it. */
+import type { StringName } from '../terms/string-name';
 import { z } from 'zod';
 import { say } from '../terms/words/english';
 import type { BenchStep } from './plan';
-import { isInside, isMain } from '../path/segments';
+import { isInside } from '../path/segments';
+import { isMain } from '../terms/string-name';
 import { strungAfter, type Sequence } from './sequence';
 import { undoSteps, type UndoStep } from './undo';
 
@@ -76,12 +78,12 @@ export interface WayOut {
  * @example
  * stringInHand(usual.sequence, usual.sequence.steps.length) // 'C19'
  */
-export function stringInHand(sequence: Sequence, done: number): string | undefined {
+export function stringInHand(sequence: Sequence, done: number): StringName | undefined {
   return sequence.steps[done]?.string ?? strungAfter(sequence, done).at(-1);
 }
 
 /** Index of the step with which a string came in. */
-export const cameInWith = (steps: readonly BenchStep[], string: string): number =>
+export const cameInWith = (steps: readonly BenchStep[], string: StringName): number =>
   steps.findIndex(({ actions }) =>
     actions.some((action) => action.do === 'thread' && action.string === string),
   );
@@ -97,7 +99,7 @@ export function waysOut(
   sequence: Sequence,
   done: number,
   mishap: Mishap,
-  string: string | undefined,
+  string: StringName | undefined,
 ): readonly WayOut[] {
   if (mishap === 'frame cracked') return [crackedFrame(done)];
   if (string === undefined) return [];
@@ -148,7 +150,7 @@ export function wayTaken(
   amiss: {
     readonly step: number;
     readonly mishap: Mishap;
-    readonly string?: string | undefined;
+    readonly string?: StringName | undefined;
     readonly wayId?: WayId | undefined;
   },
 ): WayOut | undefined {
@@ -176,10 +178,10 @@ function crackedFrame(done: number): WayOut {
 
 interface PieceFacts {
   readonly name: Sequence['path']['pieces'][number]['name'];
-  readonly strings: readonly string[];
+  readonly strings: readonly StringName[];
 }
 
-function pieceOf({ path }: Sequence, string: string): PieceFacts {
+function pieceOf({ path }: Sequence, string: StringName): PieceFacts {
   const piece = path.pieces.find(({ segments }) =>
     segments.some((segment) => isInside(segment) && segment.string === string),
   );
@@ -193,7 +195,7 @@ function isNearEnd(sequence: Sequence, done: number, { strings }: PieceFacts): b
   return strings.filter((each) => !strung.includes(each)).length <= 2;
 }
 
-function back(sequence: Sequence, done: number, string: string): WayOut {
+function back(sequence: Sequence, done: number, string: StringName): WayOut {
   const at = cameInWith(sequence.steps, string);
   const to = at < 0 ? done : Math.min(at, done);
   return {
@@ -218,7 +220,7 @@ const bridge = (done: number): WayOut => ({
 function beginAgain(
   sequence: Sequence,
   done: number,
-  string: string,
+  string: StringName,
   piece: PieceFacts,
   words: readonly string[],
 ): WayOut {
@@ -240,7 +242,12 @@ function beginAgain(
  * A string that broke in hand leaves all behind it on its clamps, to be let down in turn. One that was in
  * already has taken its whole piece with it.
  */
-function brokenPiece(sequence: Sequence, done: number, string: string, piece: PieceFacts): WayOut {
+function brokenPiece(
+  sequence: Sequence,
+  done: number,
+  string: StringName,
+  piece: PieceFacts,
+): WayOut {
   const lost = say('way.begin again.lost', { string });
   if (!strungAfter(sequence, done).includes(string))
     return beginAgain(sequence, done, string, piece, [lost]);
@@ -250,7 +257,7 @@ function brokenPiece(sequence: Sequence, done: number, string: string, piece: Pi
 }
 
 /** Crosses can be gone on with from a second length; a main cannot. */
-function patch(sequence: Sequence, done: number, string: string): readonly WayOut[] {
+function patch(sequence: Sequence, done: number, string: StringName): readonly WayOut[] {
   if (isMain(string)) return [];
   const strung = strungAfter(sequence, done).filter((each) => !isMain(each));
   const before = strung.findLast((each) => each !== string);

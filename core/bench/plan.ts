@@ -1,4 +1,5 @@
 /** What a job at the bench is planned from, and what one step of it is. */
+import type { StringName } from '../terms/string-name';
 import type { Newtons } from '../measure/quantities';
 import type { Bed } from '../frame/bed';
 import type { BenchNote } from './notes';
@@ -6,7 +7,8 @@ import type { HouseRules } from '../house/house-rules';
 import type { Action } from './actions';
 import type { Path } from '../path/path';
 import { pullLimits } from '../measure/pull-limits';
-import { isMain, type HolePlace, type Piece } from '../path/segments';
+import { type HolePlace, type Piece } from '../path/segments';
+import { isMain } from '../terms/string-name';
 import { steppedPulls } from '../advice/tension';
 import { newtons, type Pulls, type TicketTension } from '../measure/units';
 import type { StringingMachine } from '../house/machine';
@@ -39,7 +41,7 @@ export interface BenchStep {
   readonly kind: StepKind;
   /** One line of words, as it is read at the machine: clauses that go on from each other. */
   readonly words: readonly Message[];
-  readonly string?: string;
+  readonly string?: StringName;
   /** Where it comes in, and where the head pulls it. */
   readonly from?: HolePlace;
   readonly at?: HolePlace;
@@ -79,7 +81,7 @@ export interface BenchPlan {
 export function setPull(
   { spec, mainsPerSide }: Bed,
   { mainN, crossN }: Pulls,
-): (string: string) => number {
+): (string: StringName) => number {
   const down = spec.stringing.stepDown;
   return (string) => {
     const number = Number.parseInt(string.slice(1), 10);

@@ -3,7 +3,9 @@ import type { Bed } from '../frame/bed';
 import type { BenchCustom, BenchStep } from './plan';
 import { schoolWords, USUAL_HOUSE } from '../house/house-rules';
 import { otherSide } from '../terms/ends';
-import { isMain, placeName, type HolePlace } from '../path/segments';
+import { placeName, type HolePlace } from '../path/segments';
+import { isMain, mainName } from '../terms/string-name';
+import { sideOf } from '../path/pull-order';
 import type { Sequence } from './sequence';
 import { inTensionUnit, newtons, type TensionUnit } from '../measure/units';
 
@@ -67,7 +69,9 @@ const whichString: Asks = ({ sequence, custom }, { kind, string }, at) => {
   const later = steps
     .slice(at + 1)
     .flatMap((step) => (step.kind === 'pull' ? (step.string ?? []) : []));
-  const mirror = isMain(string) ? [string.slice(0, -1) + (string.endsWith('L') ? 'R' : 'L')] : [];
+  const mirror = isMain(string)
+    ? [mainName(Number.parseInt(string.slice(1), 10), otherSide(sideOf(string)))]
+    : [];
   const house = { ...USUAL_HOUSE, ...custom };
   return {
     ask: 'Which string is pulled next?',

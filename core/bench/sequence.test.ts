@@ -5,7 +5,7 @@ import { USUAL_HOUSE } from '../house/house-rules';
 import type { Method } from '../terms/method';
 import { pathThrough } from '../path/path';
 import { imbalances, inOrderOf, mostAhead, sideOf } from '../path/pull-order';
-import { isMain } from '../path/segments';
+import { isMain } from '../terms/string-name';
 import { benchSequence, strungAfter } from './sequence';
 import { ticketOf } from '../testing/advice-case';
 import { benchPlan, everyJob, FRAME, sequenceFor } from '../testing/bench-job';
@@ -79,8 +79,10 @@ describe('the customs', () => {
   it('step the outermost strings down where the maker says so', () => {
     const bed = bedOf({ ...FRAME, stringing: { stepDown: { strings: 3, by: 5, unit: 'lb' } } });
     const set = setPull(bed, ticketOf(58, 58, 'lb'));
-    expect(['M5L', 'M6L', 'M7L', 'M8L'].map((string) => lb(set(string)))).toEqual([58, 53, 48, 43]);
-    expect(['C1', 'C2', 'C3', 'C4', 'C19'].map((string) => lb(set(string)))).toEqual([
+    expect((['M5L', 'M6L', 'M7L', 'M8L'] as const).map((string) => lb(set(string)))).toEqual([
+      58, 53, 48, 43,
+    ]);
+    expect((['C1', 'C2', 'C3', 'C4', 'C19'] as const).map((string) => lb(set(string)))).toEqual([
       43, 48, 53, 58, 43,
     ]);
     // Source: common practice (43 is tied at about 47).

@@ -1,4 +1,5 @@
 /** The whole job at the bench as one ordered list of steps, each proved legal by the ledger. */
+import type { StringName } from '../terms/string-name';
 import type { Newtons } from '../measure/quantities';
 import { setPull, type BenchPlan, type BenchStep, type StepKind } from './plan';
 import { message, type Message } from '../terms/words/english';
@@ -112,6 +113,6 @@ const STEPS_AFTER: readonly BenchStep[] = [
 export function strungAfter(
   { path, steps }: Pick<Sequence, 'path' | 'steps'>,
   done: number,
-): readonly string[] {
+): readonly StringName[] {
   return stateAfter(path, steps, done).strung;
 }

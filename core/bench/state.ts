@@ -4,6 +4,7 @@
  *
  * A piece is a row of strings; those under tension are neighbours, and lie between two holds.
  */
+import type { StringName } from '../terms/string-name';
 import type { Newtons } from '../measure/quantities';
 import type { Covered } from '../path/covers';
 import type { Path } from '../path/path';
@@ -30,8 +31,8 @@ interface Seat {
 
 /** What does not change while a path is strung. */
 interface Layout {
-  readonly pieces: readonly (readonly string[])[];
-  readonly seats: ReadonlyMap<string, Seat>;
+  readonly pieces: readonly (readonly StringName[])[];
+  readonly seats: ReadonlyMap<StringName, Seat>;
   readonly covered: readonly Covered[];
 }
 
@@ -48,7 +49,7 @@ export interface BenchState {
   readonly threaded: readonly (Stretch | undefined)[];
   readonly tense: readonly (Stretch | undefined)[];
   /** Strings under tension in the order in which they came. */
-  readonly strung: readonly string[];
+  readonly strung: readonly StringName[];
   /** Every pull of the head, in its order. */
   readonly pulls: readonly Pull[];
   /** Every string in a hole, by the name of the hole; one that takes two is named twice. */
@@ -56,7 +57,7 @@ export interface BenchState {
   /** Holes that a scrap strand keeps open. */
   readonly strands: readonly string[];
   /** Holes under a tightened run, by the string that tightened it. */
-  readonly shut: ReadonlyMap<string, string>;
+  readonly shut: ReadonlyMap<string, StringName>;
 }
 
 /** A machine with nothing in the frame yet; `covered` are the holes that runs of this path lie over. */
@@ -82,7 +83,7 @@ export function openState({ pieces }: Path, covered: readonly Covered[] = []): B
 }
 
 /** Where a string stands in its piece. Throws on one that the path does not have. */
-export function seatOf({ layout }: BenchState, string: string): Seat {
+export function seatOf({ layout }: BenchState, string: StringName): Seat {
   const seat = layout.seats.get(string);
   if (!seat) throw new RangeError(`There is no string ${string} in this path.`);
   return seat;
@@ -91,12 +92,12 @@ export function seatOf({ layout }: BenchState, string: string): Seat {
 const within = (stretch: Stretch | undefined, at: number): boolean =>
   stretch !== undefined && at >= stretch[0] && at <= stretch[1];
 
-export function isThreaded(state: BenchState, string: string): boolean {
+export function isThreaded(state: BenchState, string: StringName): boolean {
   const { piece, at } = seatOf(state, string);
   return within(state.threaded[piece], at);
 }
 
-export function isTense(state: BenchState, string: string): boolean {
+export function isTense(state: BenchState, string: StringName): boolean {
   const { piece, at } = seatOf(state, string);
   return within(state.tense[piece], at);
 }
@@ -148,7 +149,7 @@ export const stillNeeds = (state: BenchState, { needs }: Covered): boolean =>
     : !isThreaded(state, needs.string);
 
 /** Towards which end a string had its last full pull by itself; undefined before it has. */
-export const lastPull = ({ pulls }: BenchState, string: string): Way | undefined =>
+export const lastPull = ({ pulls }: BenchState, string: StringName): Way | undefined =>
   pulls.findLast((pull) => pull.alone && pull.string === string)?.way;
 
 function held(state: BenchState, { string, way }: StrungEnd, by: Hold['by']): BenchState {
@@ -163,7 +164,7 @@ const released = (state: BenchState, by: Hold['by']): BenchState => ({
 });
 
 /** The holes that a pull or a knot of this string shuts. */
-function shutBy(state: BenchState, string: string, knot: boolean): BenchState {
+function shutBy(state: BenchState, string: StringName, knot: boolean): BenchState {
   const shut = state.layout.covered.filter(
     (cover) =>
       cover.before.string === string && cover.before.knot === knot && stillNeeds(state, cover),

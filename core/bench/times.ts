@@ -1,7 +1,7 @@
 /** How long a job takes at the bench: by step, sport and hand, corrected by what past jobs really took. */
 import { z } from 'zod';
 import type { BenchStep, StepKind } from './plan';
-import { isMain } from '../path/segments';
+import { isMain } from '../terms/string-name';
 import type { Sport } from '../terms/sport';
 
 export const handSchema = z.enum(['learner', 'practised', 'tournament']);

@@ -3,10 +3,12 @@
  * differs from string to string (over or under which main a cross begins, which lane of the groove its run
  * takes, a port that wants its spacer), which is said each time. Common practice, no source.
  */
+import type { StringName } from '../terms/string-name';
 import type { BenchPlan, BenchStep } from './plan';
 import { lanesOf, runName } from '../path/groove';
 import type { Path } from '../path/path';
-import { isInside, isMain, isRun, type InsideString, type Run } from '../path/segments';
+import { isInside, isRun, type InsideString, type Run } from '../path/segments';
+import { isMain } from '../terms/string-name';
 import { message, type Message } from '../terms/words/english';
 import type { NotePlace } from './notes';
 
@@ -121,7 +123,7 @@ function portTip(around: Around, said: Set<string>): Message | undefined {
 }
 
 /** Runs that share the groove with another: each keeps to its side of the holes, so that none lies over the other. */
-function groovePlan({ bed, path }: BenchPlan): ReadonlyMap<string, Message> {
+function groovePlan({ bed, path }: BenchPlan): ReadonlyMap<StringName, Message> {
   const runs = path.pieces.flatMap(({ segments }) => segments.filter(isRun));
   const { lane } = lanesOf(bed, runs);
   const used = new Set(lane.values());
@@ -135,7 +137,7 @@ function groovePlan({ bed, path }: BenchPlan): ReadonlyMap<string, Message> {
 }
 
 /** Each outside run with the string whose pull tightens it, which is the later of its two. */
-function tightening({ pieces, order }: Path): readonly (readonly [string, Run])[] {
+function tightening({ pieces, order }: Path): readonly (readonly [StringName, Run])[] {
   const when = new Map(order.map((string, i) => [string, i]));
   return pieces.flatMap(({ segments }) =>
     segments.flatMap((segment, i) => {
@@ -190,7 +192,7 @@ export function withTips(plan: BenchPlan, steps: readonly BenchStep[]): readonly
       ? [
           ...woven.flatMap((inside) => beginning(inside) ?? []),
           ...[portTip(around, said)].filter((tip) => tip !== undefined),
-          ...[step.kind === 'pull' ? groove.get(step.string ?? '') : undefined].filter(
+          ...[step.kind === 'pull' ? step.string && groove.get(step.string) : undefined].filter(
             (tip) => tip !== undefined,
           ),
           ...ONCE.filter((tip) => !said.has(tip.id) && tip.holds(around)).map((tip) => {

@@ -1,4 +1,5 @@
 /** Back to an earlier step at the bench: what is released, in which order, so that nothing goes slack. */
+import type { StringName } from '../terms/string-name';
 import type { Newtons } from '../measure/quantities';
 import type { Path } from '../path/path';
 import { english, message, sentence, type Message } from '../terms/words/english';
@@ -18,15 +19,15 @@ export interface UndoStep {
   readonly of: number;
   readonly words: string;
   /** The head takes this string again, at so many newtons, before a holder is moved. */
-  readonly take?: { readonly string: string; readonly pullN: Newtons };
+  readonly take?: { readonly string: StringName; readonly pullN: Newtons };
   readonly free: readonly Holder[];
-  readonly put: readonly { readonly holder: Holder; readonly string: string }[];
+  readonly put: readonly { readonly holder: Holder; readonly string: StringName }[];
   /** Strings that are drawn out again. */
-  readonly draw: readonly string[];
+  readonly draw: readonly StringName[];
 }
 
 /** What each holder is on; the starting clamp is named by the string that it grips outside. */
-export function holdersIn({ layout, holds }: BenchState): ReadonlyMap<Holder, string> {
+export function holdersIn({ layout, holds }: BenchState): ReadonlyMap<Holder, StringName> {
   return new Map(
     holds.flatMap(({ piece, at, by, way }) => {
       const string = layout.pieces[piece]?.[by === 'starting clamp' ? at - way / 2 : at];
@@ -44,8 +45,8 @@ export function holdersIn({ layout, holds }: BenchState): ReadonlyMap<Holder, st
 export function handWords({ path, steps }: Steps, done: number): string | undefined {
   const state = stateAfter(path, steps, done);
   const [before, after] = [state, applyAll(state, steps[done]?.actions ?? [])].map(holdersIn) as [
-    ReadonlyMap<Holder, string>,
-    ReadonlyMap<Holder, string>,
+    ReadonlyMap<Holder, StringName>,
+    ReadonlyMap<Holder, StringName>,
   ];
   const moves = [...new Set([...before.keys(), ...after.keys()])].flatMap((holder) => {
     const [from, to] = [before.get(holder), after.get(holder)];
@@ -86,8 +87,8 @@ export function undoSteps({ path, steps }: Steps, done: number, to: number): rea
 function undoOne(
   step: BenchStep | undefined,
   of: number,
-  before: ReadonlyMap<Holder, string>,
-  after: ReadonlyMap<Holder, string>,
+  before: ReadonlyMap<Holder, StringName>,
+  after: ReadonlyMap<Holder, StringName>,
 ): UndoStep | undefined {
   if (!step || step.actions.length === 0) return undefined;
   const moved = (holder: Holder) => before.get(holder) !== after.get(holder);

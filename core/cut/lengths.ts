@@ -3,7 +3,8 @@ import type { Mm } from '../measure/quantities';
 import { z } from 'zod';
 import type { Bed } from '../frame/bed';
 import { offsetRun, polylineLength, type Outline } from '../frame/outline';
-import { isInside, isMain, type HolePlace, type Piece, type Segment } from '../path/segments';
+import { isInside, type HolePlace, type Piece, type Segment } from '../path/segments';
+import { isMain } from '../terms/string-name';
 import type { Sport } from '../terms/sport';
 
 /** What a workshop assumes about its machine and habits; all mm. */

@@ -1,4 +1,5 @@
 /** Which methods a frame can take, what speaks against each, and how they compare. */
+import type { StringName } from '../terms/string-name';
 import type { Mm } from '../measure/quantities';
 import { z } from 'zod';
 import type { Bed } from '../frame/bed';
@@ -11,7 +12,8 @@ import { METHOD_WORDS, METHODS, type Method } from '../terms/method';
 import { opposite, otherSide, type Side } from '../terms/ends';
 import { beforeKnots, crossesEnd, runsOf, type Path, type PathChoice } from '../path/path';
 import { planCut, type PlannedString } from './plan';
-import { isMain, placeName } from '../path/segments';
+import { placeName } from '../path/segments';
+import { isMain } from '../terms/string-name';
 import type { Sport } from '../terms/sport';
 import { crossFinish } from '../frame/pattern';
 
@@ -97,7 +99,7 @@ export interface MethodRow {
         readonly pieces: readonly PieceLength[];
         readonly totalMm: Mm;
         readonly knots: { readonly head: number; readonly throat: number };
-        readonly nextToKnots: readonly string[];
+        readonly nextToKnots: readonly StringName[];
         readonly longestRunMm: Mm;
         readonly covered: number;
         readonly cautions: readonly string[];

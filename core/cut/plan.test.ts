@@ -3,7 +3,7 @@ import { USUAL_HOUSE } from '../house/house-rules';
 import { USUAL_ASSUMPTIONS, type PieceLength } from './lengths';
 import { checkSource, cutSource, planCut, type CutSource } from './plan';
 import { benchSequence, strungAfter } from '../bench/sequence';
-import { isMain } from '../path/segments';
+import { isMain } from '../terms/string-name';
 import { barePiece } from '../testing/bare-piece';
 import { everyJob } from '../testing/bench-job';
 

@@ -1,4 +1,5 @@
 /** Sentences that several places of the application and of a record say in the same words. */
+import type { StringName } from '../terms/string-name';
 import type { Mm } from '../measure/quantities';
 import type { Bed } from '../frame/bed';
 import type { Covered } from '../path/covers';
@@ -6,7 +7,8 @@ import { runName } from '../path/groove';
 import { letter } from '../frame/holes';
 import type { End, Side } from '../terms/ends';
 import type { SourceCheck } from './plan';
-import { isMain, placeName, type Piece } from '../path/segments';
+import { placeName, type Piece } from '../path/segments';
+import { isMain } from '../terms/string-name';
 import type { Knot } from '../path/tie-off';
 import { formatFeet, formatMetres, formatStringLength, type LengthSystem } from '../measure/units';
 
@@ -153,7 +155,7 @@ export function cutAdvice(
  * @example
  * orderWords(['M1R', 'M1L', 'M2R', 'M3R']) // 'M1 to M1, right then left by turns; then M2R to M3R'
  */
-export function orderWords(order: readonly string[]): string {
+export function orderWords(order: readonly StringName[]): string {
   let pairs = 0;
   while (isPair(order[2 * pairs], order[2 * pairs + 1], pairs + 1)) pairs++;
   const firstCross = order.findIndex((string) => !isMain(string));
@@ -171,7 +173,7 @@ export function orderWords(order: readonly string[]): string {
 }
 
 /** Strings whose numbers grow or fall by one, as one run: `C1 to C19`. */
-function runsOf(strings: readonly string[]): readonly string[] {
+function runsOf(strings: readonly StringName[]): readonly string[] {
   const runs: string[] = [];
   for (let i = 0; i < strings.length;) {
     const step = stepBetween(strings[i], strings[i + 1]);

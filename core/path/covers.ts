@@ -1,10 +1,12 @@
 /** What the outside runs of a path cover that is still needed, and what its turns bear on. */
+import type { StringName } from '../terms/string-name';
 import type { Mm } from '../measure/quantities';
 import type { Bed } from '../frame/bed';
 import { coveredBy, rimAlong } from './groove';
 import type { Hole } from '../frame/holes';
 import type { Path } from './path';
-import { isMain, isRun, placeName, type HolePlace, type Piece, type Run } from './segments';
+import { isRun, placeName, type HolePlace, type Piece, type Run } from './segments';
+import { isMain } from '../terms/string-name';
 import type { Sport } from '../terms/sport';
 
 export interface Covered {
@@ -12,13 +14,13 @@ export interface Covered {
   /** The run that lies over it. */
   readonly by: Run;
   /** The string whose pull tightens that run, or whose knot does. */
-  readonly before: { readonly string: string; readonly knot: boolean };
+  readonly before: { readonly string: StringName; readonly knot: boolean };
   /** The string that still needs the hole, or the knot of that string. */
-  readonly needs: { readonly string: string; readonly knot: boolean };
+  readonly needs: { readonly string: StringName; readonly knot: boolean };
 }
 
 interface Use {
-  readonly string: string;
+  readonly string: StringName;
   readonly knot: boolean;
   readonly when: number;
 }
@@ -36,7 +38,7 @@ const times = (path: Path): ReadonlyMap<string, number> =>
  */
 export function coveredHoles(bed: Bed, path: Path): readonly Covered[] {
   const at = times(path);
-  const when = (string: string) => at.get(string) ?? 0;
+  const when = (string: StringName) => at.get(string) ?? 0;
   const uses = new Map<string, Use[]>();
   const note = (place: HolePlace, each: Use) => {
     const name = placeName(place);
@@ -79,14 +81,14 @@ export function coveredHoles(bed: Bed, path: Path): readonly Covered[] {
 /** Each run with the pull that tightens it: the later of the two strings that it joins, or the knot. */
 function tightened(
   path: Path,
-  when: (string: string) => number,
+  when: (string: StringName) => number,
 ): readonly {
   readonly run: Run;
-  readonly string: string;
+  readonly string: StringName;
   readonly knot: boolean;
   readonly moment: number;
 }[] {
-  const tied = (string: string) =>
+  const tied = (string: StringName) =>
     path.knots.find((knot) => knot.string === string)?.tiedAfter ?? when(string);
   return path.pieces.flatMap(({ segments }) =>
     segments.flatMap((segment, i) => {

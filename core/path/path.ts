@@ -2,21 +2,21 @@
  * The way of the string, by every method: each piece as an ordered list of segments from one free
  * tail to the other, the order in which the strings are pulled, and the knots.
  */
+import type { StringName } from '../terms/string-name';
 import type { Bed } from '../frame/bed';
 import type { Hole } from '../frame/holes';
 import type { Method } from '../terms/method';
 import { SIDES, type End, type Side } from '../terms/ends';
 import { opposite, otherSide } from '../terms/ends';
 import {
-  crossName,
   isRun,
-  mainName,
   type HolePlace,
   type InsideString,
   type Piece,
   type Run,
   type Segment,
 } from './segments';
+import { crossName, mainName } from '../terms/string-name';
 import { chooseKnots, type Knot } from './tie-off';
 
 export interface Path {
@@ -25,7 +25,7 @@ export interface Path {
   readonly shortSide: Side;
   readonly pieces: readonly Piece[];
   /** Strings in the order of the pull, the mains a side at a time from the centre. */
-  readonly order: readonly string[];
+  readonly order: readonly StringName[];
   readonly crossStart: Side;
   readonly crossFinish: Side;
   /** Crosses that are strung in one go; the rest belongs to the mains' part of the piece. */
@@ -225,7 +225,7 @@ function courseOf(bed: Bed, { method, shortSide, crossStart }: PathChoice): Cour
 export const crossesEnd = (bed: Bed): End => bed.spec.stringing.crossesFrom ?? 'head';
 
 /** Mains by turns from the centre, the side that goes on first; then the rest, then the crosses. */
-function pullOrder({ paired, after, crosses }: Course, shortSide: Side): readonly string[] {
+function pullOrder({ paired, after, crosses }: Course, shortSide: Side): readonly StringName[] {
   const sides = [otherSide(shortSide), shortSide];
   const most = Math.max(...SIDES.map((side) => paired[side].length));
   const mains = Array.from({ length: most }, (_, i) =>
@@ -315,5 +315,5 @@ export const runsOf = (path: Path): readonly Run[] =>
  * @example
  * beforeKnots(usual.path) // ['M8L', 'M8R', 'C1', 'C19']
  */
-export const beforeKnots = (path: Path): readonly string[] =>
+export const beforeKnots = (path: Path): readonly StringName[] =>
   path.knots.map(({ string }) => string);

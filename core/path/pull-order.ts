@@ -1,9 +1,11 @@
 /** In which order the strings are pulled, by the custom of the bench, and how far the sides differ meanwhile. */
+import type { StringName } from '../terms/string-name';
 import type { HouseRules } from '../house/house-rules';
 import type { Side } from '../terms/ends';
 import type { Path } from './path';
 import { otherSide } from '../terms/ends';
-import { isInside, isMain } from './segments';
+import { isInside } from './segments';
+import { isMain } from '../terms/string-name';
 import type { Sport } from '../terms/sport';
 
 /** What of a house's customs decides the order of the pulls. */
@@ -29,7 +31,7 @@ const turnOf = (ahead: Ahead, sport: Sport): number => Math.min(TURN[ahead], mos
  * @example
  * sideOf('M3L') // 'left'
  */
-export const sideOf = (main: string): Side => (main.endsWith('L') ? 'left' : 'right');
+export const sideOf = (main: StringName): Side => (main.endsWith('L') ? 'left' : 'right');
 
 /** A flying clamp reaches from a string to its neighbour, or over one place that is still empty. */
 const CLAMP_REACH = 2;
@@ -41,9 +43,9 @@ const CLAMP_REACH = 2;
  * runsBeside('M1L', 'M1R') // true
  * runsBeside('C3', 'M3L') // false
  */
-export function runsBeside(one: string, other: string): boolean {
+export function runsBeside(one: StringName, other: StringName): boolean {
   if (isMain(one) !== isMain(other)) return false;
-  const place = (string: string) => {
+  const place = (string: StringName) => {
     const number = Number.parseInt(string.slice(1), 10);
     // Mains count through the centre line: M1L and M1R are neighbours.
     return isMain(string) && sideOf(string) === 'left' ? 1 - number : number;
@@ -57,11 +59,11 @@ export function runsBeside(one: string, other: string): boolean {
  * with `three then six` each turn after the first leaps over the other side by as much.
  */
 function byTurns(
-  mains: Record<Side, readonly string[]>,
+  mains: Record<Side, readonly StringName[]>,
   first: Side,
   ahead: Ahead,
   sport: Sport,
-): readonly string[] {
+): readonly StringName[] {
   const rest = { left: mains.left.slice(1), right: mains.right.slice(1) };
   const order = [mains[first][0], mains[otherSide(first)][0]];
   const turn = turnOf(ahead, sport);
@@ -89,7 +91,7 @@ function pairedCount({ order }: Path): number {
 export function inOrderOf(path: Path, sport: Sport, { ahead, firstCrosses }: OrderCustom): Path {
   const paired = path.order.slice(0, pairedCount(path));
   const of = (side: Side) => paired.filter((string) => sideOf(string) === side);
-  const first = sideOf(paired[0] as string);
+  const first = sideOf(paired[0] as StringName);
   const order = [
     ...byTurns({ left: of('left'), right: of('right') }, first, ahead, sport),
     ...path.order.slice(paired.length),
@@ -118,8 +120,8 @@ export function inOrderOf(path: Path, sport: Sport, { ahead, firstCrosses }: Ord
  * imbalances(['M1R', 'M1L', 'M2R'], () => 200) // [200, 0, 200]
  */
 export function imbalances(
-  order: readonly string[],
-  pulled: (string: string) => number,
+  order: readonly StringName[],
+  pulled: (string: StringName) => number,
 ): readonly number[] {
   let ahead = 0;
   return order.filter(isMain).map((string) => {

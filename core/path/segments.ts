@@ -1,4 +1,5 @@
 /** What the way of a piece of string is made of. */
+import type { StringName } from '../terms/string-name';
 import type { Hole } from '../frame/holes';
 import type { Side } from '../terms/ends';
 
@@ -9,7 +10,7 @@ export interface HolePlace {
 
 export interface Crossing {
   /** The string that is crossed: M8L, C4. */
-  readonly string: string;
+  readonly string: StringName;
   readonly over: boolean;
 }
 
@@ -21,7 +22,7 @@ export type Segment =
   | {
       readonly kind: 'inside';
       /** `M3L`, `M3R` or `C4`. */
-      readonly string: string;
+      readonly string: StringName;
       readonly from: HolePlace;
       readonly to: HolePlace;
       readonly crossings: readonly Crossing[];
@@ -48,23 +49,6 @@ export const isRun = (segment: Segment): segment is Run =>
  * usual.path.pieces[1].segments.filter(isInside).length // 19
  */
 export const isInside = (segment: Segment): segment is InsideString => segment.kind === 'inside';
-
-/**
- * @example
- * mainName(3, 'left') // 'M3L'
- */
-export const mainName = (main: number, side: Side): string =>
-  `M${main}${side === 'left' ? 'L' : 'R'}`;
-/**
- * @example
- * crossName(12) // 'C12'
- */
-export const crossName = (cross: number): string => `C${cross}`;
-/**
- * @example
- * isMain('M3L') // true
- */
-export const isMain = (string: string): boolean => string.startsWith('M');
 
 /**
  * `7H left`.

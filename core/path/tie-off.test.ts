@@ -1,3 +1,4 @@
+import { mainName, type StringName } from '../terms/string-name';
 import { describe, expect, it } from 'vitest';
 import type { Bed } from '../frame/bed';
 import type { Hole } from '../frame/holes';
@@ -6,14 +7,14 @@ import { bedOf, type SpecChanges } from '../testing/frame-spec';
 import { chooseKnots, rankTieOffs, type KnotNeed } from './tie-off';
 
 const bedWith = (changes: SpecChanges) => bedOf({ head: [7, 9], throat: [7, 9], ...changes });
-const need = (bed: Bed, string: string, side: Side, from: string): KnotNeed => ({
+const need = (bed: Bed, string: StringName, side: Side, from: string): KnotNeed => ({
   string,
   at: { hole: bed.holes.find(({ label }) => label === from) as Hole, side },
   late: string.startsWith('C'),
 });
 const rank = (bed: Bed, wanted: KnotNeed) =>
   rankTieOffs(bed, wanted, () => true, new Set(), []).map(({ hole }) => hole.label);
-const ORDER = ['M7R', 'M7L', 'M8R', 'M8L', 'C1', 'C2', 'C3', 'C4', 'C19'];
+const ORDER = ['M7R', 'M7L', 'M8R', 'M8L', 'C1', 'C2', 'C3', 'C4', 'C19'] as const;
 
 describe('where a tail is tied', () => {
   it('the same bored hole serves left and right, and no two tails of one side', () => {
@@ -25,12 +26,10 @@ describe('where a tail is tied', () => {
         need(bed, 'M8R', 'right', '10H'),
         need(bed, 'C1', 'left', '7H'),
       ],
-      [...'12345678']
-        .map((n) => `M${n}L`)
-        .concat(
-          [...'12345678'].map((n) => `M${n}R`),
-          'C1',
-        ),
+      [
+        ...[1, 2, 3, 4, 5, 6, 7, 8].flatMap((n) => [mainName(n, 'left'), mainName(n, 'right')]),
+        'C1',
+      ],
       [],
     );
     expect(knots.map(({ hole, side }) => `${hole.label} ${side}`)).toEqual([

@@ -1,14 +1,16 @@
 /** Which hole each tail is tied off in. */
+import type { StringName } from '../terms/string-name';
 import type { Mm } from '../measure/quantities';
 import type { Bed } from '../frame/bed';
 import { crossovers } from './groove';
 import type { Hole } from '../frame/holes';
 import type { End, Side } from '../terms/ends';
-import { crossName, isMain, mainName, type HolePlace, type Run } from './segments';
+import { type HolePlace, type Run } from './segments';
+import { crossName, isMain, mainName } from '../terms/string-name';
 
 export interface Knot {
   /** The string whose tail it is. */
-  readonly string: string;
+  readonly string: StringName;
   readonly ties: 'main' | 'cross';
   readonly end: End;
   readonly side: Side;
@@ -23,7 +25,7 @@ export interface Knot {
 }
 
 export interface KnotNeed {
-  readonly string: string;
+  readonly string: StringName;
   readonly at: HolePlace;
   /** A first cross, held by a starting clamp and tied when a few of its neighbours are in. */
   readonly late: boolean;
@@ -55,7 +57,7 @@ const OUTWARDS = 4;
 const KNOT_ROOM_MM = 8;
 const CRAMPED = 3;
 
-const kindOf = (string: string): Knot['ties'] => (isMain(string) ? 'main' : 'cross');
+const kindOf = (string: StringName): Knot['ties'] => (isMain(string) ? 'main' : 'cross');
 
 /** A first cross is tied after two or three more (common practice). */
 const LATE_BY = 3;
@@ -68,7 +70,7 @@ const LATE_BY = 3;
 export function rankTieOffs(
   bed: Bed,
   need: KnotNeed,
-  isThere: (string: string) => boolean,
+  isThere: (string: StringName) => boolean,
   taken: ReadonlySet<string>,
   runs: readonly Run[],
 ): readonly TieOffCandidate[] {
@@ -111,7 +113,7 @@ export function rankTieOffs(
 
 const keyOf = (hole: Hole, side: Side) => `${hole.label} ${side}`;
 
-const stringsIn = (hole: Hole, side: Side): readonly string[] => [
+const stringsIn = (hole: Hole, side: Side): readonly StringName[] => [
   ...(hole.main === undefined ? [] : [mainName(hole.main, side)]),
   ...(hole.cross === undefined ? [] : [crossName(hole.cross)]),
 ];
@@ -123,11 +125,11 @@ const stringsIn = (hole: Hole, side: Side): readonly string[] => [
 export function chooseKnots(
   bed: Bed,
   needs: readonly KnotNeed[],
-  order: readonly string[],
+  order: readonly StringName[],
   runs: readonly Run[],
 ): readonly Knot[] {
   const when = new Map(order.map((string, i) => [string, i]));
-  const at = (string: string) => when.get(string) ?? Infinity;
+  const at = (string: StringName) => when.get(string) ?? Infinity;
   const taken = new Set<string>();
   const laid = [...runs];
   const knots = new Map<KnotNeed, Knot>();

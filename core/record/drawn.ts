@@ -13,6 +13,7 @@ import {
   type Segment,
 } from '../path/segments';
 import { endSchema, sideSchema } from '../terms/ends';
+import { stringNameSchema } from '../terms/string-name';
 import { english } from '../terms/words/english';
 import { methodSchema } from '../terms/method';
 import { knotRecordSchema, pieceNameSchema } from './record';
@@ -41,12 +42,12 @@ const segmentSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('outside'), from: place, to: place }),
   z.object({
     kind: z.literal('inside'),
-    string: z.string(),
+    string: stringNameSchema,
     from: place,
     to: place,
     /** The strings that it crosses, in order, and those of them that it lies over. */
-    crossed: z.array(z.string()),
-    over: z.array(z.string()),
+    crossed: z.array(stringNameSchema),
+    over: z.array(stringNameSchema),
   }),
 ]);
 
@@ -56,7 +57,7 @@ const pathSchema = z.object({
   method: methodSchema,
   shortSide: sideSchema,
   pieces: z.array(z.object({ name: pieceNameSchema, segments: z.array(segmentSchema) })),
-  order: z.array(z.string()),
+  order: z.array(stringNameSchema),
   crossStart: sideSchema,
   crossFinish: sideSchema,
   crossCount: z.number(),

@@ -16,6 +16,7 @@ import { jobStringSchema } from '../strings/job-string';
 import type { Job } from '../bench/job';
 import type { Sequence } from '../bench/sequence';
 import type { Sport } from '../terms/sport';
+import { stringNameSchema } from '../terms/string-name';
 import { tensionUnitSchema } from '../measure/units';
 import { coverWords } from '../cut/wording';
 
@@ -62,7 +63,7 @@ const benchRecordSchema = z.object({
 export type BenchRecord = z.infer<typeof benchRecordSchema>;
 
 export const knotRecordSchema = z.object({
-  string: z.string(),
+  string: stringNameSchema,
   ties: z.enum(['main', 'cross']),
   end: endSchema,
   side: sideSchema,

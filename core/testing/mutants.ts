@@ -1,4 +1,5 @@
 /** Jobs at the bench with one thing wrong in them, as a slip of the program or of a plan would make it. */
+import type { StringName } from '../terms/string-name';
 import type { Bed } from '../frame/bed';
 import { placeName, type HolePlace } from '../path/segments';
 import { MACHINE_CLAMPS, type Action } from '../bench/actions';
@@ -24,7 +25,7 @@ function spoilt(
   action: Action,
   bed: Bed,
   pick: Pick,
-  strings: readonly string[],
+  strings: readonly StringName[],
 ): Action | undefined {
   const stray = oneOf(pick, strings);
   switch (action.do) {
@@ -74,7 +75,7 @@ function spoilt(
 export function mutantOf(
   actions: readonly Action[],
   bed: Bed,
-  strings: readonly string[],
+  strings: readonly StringName[],
   pick: Pick,
 ): Mutant | undefined {
   const at = pick(actions.length);

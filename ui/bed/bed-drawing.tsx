@@ -1,5 +1,6 @@
 'use client';
 
+import type { StringName } from '@/core/terms/string-name';
 import clsx from 'clsx';
 import { Maximize, ZoomIn, ZoomOut } from 'lucide-react';
 import { memo, useCallback, useMemo, useState, type KeyboardEvent, type ReactNode } from 'react';
@@ -68,7 +69,10 @@ export function BedDrawing({
   );
   const there = strung ?? Infinity;
   const order = useMemo(() => new Map((path?.order ?? []).map((name, i) => [name, i + 1])), [path]);
-  const isStrung = useCallback((name: string) => (order.get(name) ?? 0) <= there, [order, there]);
+  const isStrung = useCallback(
+    (name: StringName) => (order.get(name) ?? 0) <= there,
+    [order, there],
+  );
   const current = strung === undefined ? undefined : path?.order[strung - 1];
   const chosen = named === undefined ? undefined : stops[named];
   const bright = chosen

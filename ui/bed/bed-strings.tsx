@@ -1,3 +1,4 @@
+import type { StringName } from '@/core/terms/string-name';
 import { memo } from 'react';
 import type { StringLine } from './ink';
 
@@ -46,7 +47,7 @@ export const BedStrings = memo(function BedStrings({
   isStrung,
 }: {
   readonly lines: readonly StringLine[];
-  readonly isStrung: (name: string) => boolean;
+  readonly isStrung: (name: StringName) => boolean;
 }) {
   const mains = lines.filter(({ kind }) => kind === 'main');
   const crosses = lines.filter(({ kind }) => kind === 'cross');

@@ -1,4 +1,5 @@
 /** The bed as SVG path data, in millimetres with y downwards; computed once per bed and path. */
+import type { StringName } from '@/core/terms/string-name';
 import { curveCatmullRom, line } from 'd3';
 import type { Bed } from '@/core/frame/bed';
 import type { Hole } from '@/core/frame/holes';
@@ -6,7 +7,8 @@ import { passageMm } from '@/core/cut/lengths';
 import { halfPerimeter, offsetRun } from '@/core/frame/outline';
 import type { Side } from '@/core/terms/ends';
 import { mainIsOver, mainsAcross, meets } from '@/core/path/path';
-import { crossName, mainName, type Run } from '@/core/path/segments';
+import { type Run } from '@/core/path/segments';
+import { crossName, mainName } from '@/core/terms/string-name';
 
 export interface Point {
   readonly x: number;
@@ -40,7 +42,7 @@ export function outside(bed: Bed, hole: Hole, side: Side, offset: number): Point
 }
 
 export interface StringLine {
-  readonly name: string;
+  readonly name: StringName;
   readonly kind: 'main' | 'cross';
   readonly from: Point;
   readonly to: Point;

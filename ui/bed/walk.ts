@@ -1,10 +1,12 @@
 /** The bed in words: what the pointer or the arrow keys name, one string, run or hole at a time. */
+import type { StringName } from '@/core/terms/string-name';
 import type { Bed } from '@/core/frame/bed';
 import { coveredBy, rimAlong } from '@/core/path/groove';
 import type { Hole } from '@/core/frame/holes';
 import { passageMm } from '@/core/cut/lengths';
 import type { Path } from '@/core/path/path';
-import { isMain, placeName, type HolePlace, type Segment } from '@/core/path/segments';
+import { placeName, type HolePlace, type Segment } from '@/core/path/segments';
+import { isMain } from '@/core/terms/string-name';
 import { formatHeadDimension, type LengthSystem } from '@/core/measure/units';
 import { stringLines } from './ink';
 
@@ -20,7 +22,7 @@ export interface Stop {
   readonly words: string;
 }
 
-const nameOf = (string: string): string =>
+const nameOf = (string: StringName): string =>
   isMain(string)
     ? `Main ${Number.parseInt(string.slice(1), 10)} ${string.endsWith('L') ? 'left' : 'right'}`
     : `Cross ${string.slice(1)}`;
@@ -32,7 +34,7 @@ const holeWords = ({ label, tieOff, double, port }: Hole): string =>
 export function stopsOf(bed: Bed, path: Path | undefined, system: LengthSystem): readonly Stop[] {
   const lines = new Map(stringLines(bed).map((line) => [line.name, line]));
   const size = (mm: number) => formatHeadDimension(mm, system);
-  const length = (name: string) => {
+  const length = (name: StringName) => {
     const line = lines.get(name);
     return line ? size(Math.hypot(line.from.x - line.to.x, line.from.y - line.to.y)) : '';
   };
@@ -86,6 +88,6 @@ export function stopsOf(bed: Bed, path: Path | undefined, system: LengthSystem):
 export function inkOf(segments: readonly Segment[], i: number): 'mains' | 'crosses' {
   const [before, after] = [segments[i - 1], segments[i + 1]];
   const string =
-    before?.kind === 'inside' ? before.string : after?.kind === 'inside' ? after.string : 'M';
-  return isMain(string) ? 'mains' : 'crosses';
+    before?.kind === 'inside' ? before.string : after?.kind === 'inside' ? after.string : undefined;
+  return string === undefined || isMain(string) ? 'mains' : 'crosses';
 }

@@ -1,4 +1,5 @@
 /** The fourth pass: a hole is opened before a pull or a knot tightens a run over it. */
+import type { StringName } from '../../terms/string-name';
 import { coveredHoles, type Covered } from '../../path/covers';
 import { placeName } from '../../path/segments';
 import { message, type Message } from '../../terms/words/english';
@@ -13,7 +14,7 @@ export function withOpenings(
 ): readonly BenchStep[] {
   const covered = coveredHoles(bed, path);
   if (covered.length === 0) return steps;
-  const woven = new Set<string>();
+  const woven = new Set<StringName>();
   const opened = new Set<string>();
 
   const words = ({ at, before, needs }: Covered): Message => {
@@ -30,7 +31,7 @@ export function withOpenings(
       : message('step.open.pre-thread', values);
   };
 
-  function openings(string: string, knot: boolean): readonly BenchStep[] {
+  function openings(string: StringName, knot: boolean): readonly BenchStep[] {
     const needed = covered.filter(
       ({ before, needs }) =>
         before.string === string &&
@@ -54,7 +55,7 @@ export function withOpenings(
   }
 
   /** The strings whose runs a step tightens: at the start of the mains, both of the centre pair. */
-  const tightenedBy = (step: BenchStep, isFirst: boolean): readonly string[] =>
+  const tightenedBy = (step: BenchStep, isFirst: boolean): readonly StringName[] =>
     isFirst ? path.order.slice(0, 2) : step.kind === 'pull' && step.string ? [step.string] : [];
 
   return steps.flatMap((step, i) => {

@@ -1,4 +1,5 @@
 /** Where each string of a path comes in and goes out, which way it is pulled, and at what figure. */
+import type { StringName } from '../../terms/string-name';
 import { knotPull } from '../../advice/tension';
 import { isInside, placeName, type HolePlace } from '../../path/segments';
 import type { Action, StrungEnd, Way } from '../actions';
@@ -12,19 +13,19 @@ interface Seat {
 
 /** What every pass over the work list asks about its strings. */
 export interface Ends {
-  readonly pieceOf: (string: string) => number;
-  readonly indexOf: (string: string) => number;
+  readonly pieceOf: (string: StringName) => number;
+  readonly indexOf: (string: StringName) => number;
   /** Towards which end of its piece a string is pulled: away from the centre loop. */
-  readonly wayOf: (string: string) => Way;
+  readonly wayOf: (string: StringName) => Way;
   readonly isLast: (end: StrungEnd) => boolean;
   /** A string with where it comes in and where the head pulls it. */
   readonly inAndOut: (
-    string: string,
+    string: StringName,
     way: Way,
-  ) => { readonly string: string; readonly from: HolePlace; readonly at: HolePlace };
-  readonly thread: (string: string) => Action;
-  readonly setN: (string: string) => number;
-  readonly knotN: (string: string) => number;
+  ) => { readonly string: StringName; readonly from: HolePlace; readonly at: HolePlace };
+  readonly thread: (string: StringName) => Action;
+  readonly setN: (string: StringName) => number;
+  readonly knotN: (string: StringName) => number;
 }
 
 export function endsOf({ bed, path, tension, custom }: BenchPlan): Ends {
@@ -37,7 +38,7 @@ export function endsOf({ bed, path, tension, custom }: BenchPlan): Ends {
       ]),
     ),
   );
-  const seat = (string: string) => seats.get(string) as Seat;
+  const seat = (string: StringName) => seats.get(string) as Seat;
   const setN = setPull(bed, tension);
   const [one, other] = path.order.slice(0, 2).map(seat) as [Seat, Seat];
   return {

@@ -1,4 +1,5 @@
 /** The second pass: which knots may be tied after each move. */
+import type { StringName } from '../../terms/string-name';
 import { runsBeside } from '../../path/pull-order';
 import { isInside } from '../../path/segments';
 import type { Knot } from '../../path/tie-off';
@@ -20,11 +21,11 @@ export interface MoveAndKnots {
 function knotsOf({ path }: BenchPlan): readonly DueKnot[] {
   return path.pieces.flatMap(({ segments }, piece) => {
     const insides = segments.filter(isInside);
-    return ([-1, 1] as const).map((way) => ({
-      knot: path.knots[2 * piece + (way === 1 ? 1 : 0)] as Knot,
-      way,
-      string: insides.at(way === 1 ? -1 : 0)?.string ?? '',
-    }));
+    return ([-1, 1] as const).flatMap((way) => {
+      const knot = path.knots[2 * piece + (way === 1 ? 1 : 0)];
+      const last = insides.at(way === 1 ? -1 : 0);
+      return knot && last ? [{ knot, way, string: last.string }] : [];
+    });
   });
 }
 
@@ -36,7 +37,7 @@ export function withKnots(
 ): readonly MoveAndKnots[] {
   const { custom, machine, path } = plan;
   const { order } = path;
-  const mainsPiece = ends.pieceOf(order[0] as string);
+  const mainsPiece = ends.pieceOf(order[0] as StringName);
   const mayBeTied = ({ knot, string, way }: DueKnot, inSoFar: number): boolean => {
     const strung = order.slice(0, inSoFar);
     if (knot.tiedAfter >= inSoFar || !strung.includes(string)) return false;

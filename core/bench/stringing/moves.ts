@@ -1,8 +1,9 @@
 /** The first pass: what is threaded and pulled, string by string, in the order of the pulls. */
+import type { StringName } from '../../terms/string-name';
 import type { Newtons } from '../../measure/quantities';
 import { schoolWhy } from '../../house/house-rules';
 import { formatTension } from '../../measure/units';
-import { isMain } from '../../path/segments';
+import { isMain } from '../../terms/string-name';
 import { message, type Message } from '../../terms/words/english';
 import type { Action, StrungEnd, Way } from '../actions';
 import type { BenchPlan, BenchStep, StepKind } from '../plan';
@@ -33,8 +34,8 @@ export function movesOf(plan: BenchPlan, ends: Ends): readonly Move[] {
     moves.push({ step: { kind, words, ...more }, inSoFar, hands: [], clamped: [], ...hands });
   };
 
-  const woven = new Set<string>();
-  const thread = (...strings: readonly string[]): readonly Action[] =>
+  const woven = new Set<StringName>();
+  const thread = (...strings: readonly StringName[]): readonly Action[] =>
     strings
       .filter((string) => !woven.has(string))
       .map((string) => {
@@ -43,7 +44,7 @@ export function movesOf(plan: BenchPlan, ends: Ends): readonly Move[] {
       });
 
   /** A pull with its clamp; the last of a piece at the figure of its knot, and again where the house does so. */
-  function pull(string: string, way: Way, before: readonly Action[], words: Message): void {
+  function pull(string: StringName, way: Way, before: readonly Action[], words: Message): void {
     const end = { string, way };
     const isLast = ends.isLast(end);
     const pullN = isLast ? ends.knotN(string) : ends.setN(string);
@@ -77,7 +78,7 @@ export function movesOf(plan: BenchPlan, ends: Ends): readonly Move[] {
     add('pull', [words], { hands, clamped: [end] }, { ...place, pullN });
   }
 
-  function startMains(one: string, other: string): void {
+  function startMains(one: StringName, other: StringName): void {
     const [end, otherEnd] = [one, other].map((string) => ({ string, way: ends.wayOf(string) })) as [
       StrungEnd,
       StrungEnd,
@@ -109,7 +110,7 @@ export function movesOf(plan: BenchPlan, ends: Ends): readonly Move[] {
   }
 
   /** The first two crosses of a piece of their own; `first` comes first in the order of the pulls. */
-  function startCrosses(first: string, second: string): void {
+  function startCrosses(first: StringName, second: StringName): void {
     add('set tension', [message('step.set tension.crosses')], {}, { pullN: plan.tension.crossN });
     const [top, next] = ends.indexOf(first) === 0 ? [first, second] : [second, first];
     const why = schoolWhy(custom, 'firstCrosses');
@@ -134,11 +135,11 @@ export function movesOf(plan: BenchPlan, ends: Ends): readonly Move[] {
     pullFromClamp({ string: top, way: -1 }, ends.knotN(top), alone);
   }
 
-  const [one, other] = order as [string, string];
+  const [one, other] = order as [StringName, StringName];
   startMains(one, other);
   let crossesBegun = false;
   while (inSoFar < order.length) {
-    const string = order[inSoFar] as string;
+    const string = order[inSoFar] as StringName;
     const ahead = order[inSoFar + 1];
     inSoFar++;
     if (isMain(string)) {
@@ -146,7 +147,7 @@ export function movesOf(plan: BenchPlan, ends: Ends): readonly Move[] {
     } else if (ends.pieceOf(string) !== ends.pieceOf(one) && !crossesBegun) {
       crossesBegun = true;
       inSoFar++;
-      startCrosses(string, ahead as string);
+      startCrosses(string, ahead as StringName);
     } else {
       // One cross is woven ahead of the pull.
       const next = ahead === undefined || isMain(ahead) ? [] : [ahead];

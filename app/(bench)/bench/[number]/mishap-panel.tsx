@@ -1,5 +1,6 @@
 'use client';
 
+import type { StringName } from '@/core/terms/string-name';
 import { useState } from 'react';
 import { BenchButton } from '@/app/(bench)/bench-frame';
 import {
@@ -18,7 +19,7 @@ interface MishapPanelProps {
   readonly close: () => void;
   readonly sequence: Sequence;
   readonly done: number;
-  readonly take: (mishap: Mishap, string: string | undefined, way: WayOut) => void;
+  readonly take: (mishap: Mishap, string: StringName | undefined, way: WayOut) => void;
 }
 
 /** What went wrong, with which string, and the ways out of it; digits choose. */
@@ -74,7 +75,9 @@ export function MishapPanel({ close, sequence, done, take }: MishapPanelProps) {
                 Which string?
                 <select
                   value={string}
-                  onChange={(event) => setString(event.target.value)}
+                  onChange={(event) =>
+                    setString(strings.find((each) => each === event.target.value))
+                  }
                   className="border-edge bg-paper figure min-h-11 border px-3 text-2xl"
                 >
                   {strings.map((each) => (

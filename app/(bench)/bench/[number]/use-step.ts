@@ -7,7 +7,7 @@ import { useSound } from '@/app/(bench)/use-sound';
 import { wayTaken } from '@/core/bench/mishap';
 import { headPull } from '@/core/bench/plan';
 import type { Sequence } from '@/core/bench/sequence';
-import { isMain } from '@/core/path/segments';
+import { isMain } from '@/core/terms/string-name';
 import type { Family } from '@/core/terms/family';
 import type { BenchHead } from './head-panel';
 import type { useBench } from './use-bench';
