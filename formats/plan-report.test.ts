@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { studyFrame, type Bed } from '@/core/frame/bed';
-import { USUAL_ASSUMPTIONS } from '@/core/cut/lengths';
+import { ticketOf } from '@/core/testing/advice-case';
 import { METHODS, type Method } from '@/core/terms/method';
 import { frameSpec, type SpecChanges } from '@/core/testing/frame-spec';
 import { planData, planText, studyData, studyText, type PlanQuestion } from './plan-report';
@@ -12,8 +12,8 @@ function question(changes: SpecChanges, method: Method): PlanQuestion {
     bed: study.bed as Bed,
     study,
     choice: { method, shortSide: 'left', crossStart: 'left' },
-    string: { family: 'monofilament', gaugeMm: 1.25, stretch: null },
-    assumptions: USUAL_ASSUMPTIONS,
+    string: { family: 'monofilament', gaugeMm: 1.25 },
+    tension: ticketOf(52, 50, 'lb'),
   };
 }
 

@@ -2,14 +2,23 @@
 import type { Bed, Study } from '@/core/frame/bed';
 import { coveredHoles, type Covered } from '@/core/path/covers';
 import { runName } from '@/core/path/groove';
-import type { CutAssumptions, PieceLength } from '@/core/cut/lengths';
+import { USUAL_ASSUMPTIONS, type PieceLength } from '@/core/cut/lengths';
+import { jobOf, type Job } from '@/core/bench/job';
+import { USUAL_HOUSE } from '@/core/house/house-rules';
+import { USUAL_MACHINE } from '@/core/house/machine';
+import type { JobString } from '@/core/strings/job-string';
 import { measureWords } from '@/core/cut/measuring';
 import { METHOD_WORDS } from '@/core/terms/method';
 import { methodProblem, pathCautions, possibleMethods } from '@/core/cut/methods';
 import type { PathChoice } from '@/core/path/path';
-import { planCut, type PlannedString } from '@/core/cut/plan';
 import { success, type Result } from '@/core/terms/result';
-import { formatArea, formatFeet, formatMetres, roundTo } from '@/core/measure/units';
+import {
+  formatArea,
+  formatFeet,
+  formatMetres,
+  roundTo,
+  type TicketTension,
+} from '@/core/measure/units';
 import {
   coverWords,
   crossWay,
@@ -84,13 +93,39 @@ export function studyText(frame: NamedFrame, study: Study, bed: Bed): string {
   return lines.join('\n');
 }
 
+/** A job on a frame of its own, as a program asks for it: one string, the usual house and machine. */
 export interface PlanQuestion {
   readonly bed: Bed;
   readonly study: Study;
   readonly choice: PathChoice;
-  readonly string: PlannedString;
-  readonly assumptions: CutAssumptions;
+  readonly string: Pick<JobString, 'family' | 'gaugeMm'>;
+  readonly tension: TicketTension;
 }
+
+const jobAsked = ({ bed, choice, string, tension }: PlanQuestion): Job => {
+  const cutOff: JobString = {
+    ...string,
+    name: string.family,
+    shape: 'round',
+    suppliedByClient: false,
+    setMm: 0,
+    stretch: null,
+  };
+  return jobOf({
+    bed,
+    mains: cutOff,
+    crosses: cutOff,
+    tension,
+    choice,
+    cutFrom: 'reel',
+    remnantsMm: [],
+    assumptions: USUAL_ASSUMPTIONS,
+    learnt: {},
+    house: USUAL_HOUSE,
+    machine: USUAL_MACHINE,
+    notes: '',
+  });
+};
 
 const coverData = ({ at, by, before, needs }: Covered) => ({
   hole: at.hole.label,
@@ -104,10 +139,11 @@ const partData = ({ parts }: PieceLength): Record<string, number> =>
   Object.fromEntries(parts.map(({ name, mm }) => [name, tenth(mm)]));
 
 /** The plan of a job as plain data, or why this frame cannot be strung so. */
-export function planData({ bed, study, choice, string, assumptions }: PlanQuestion) {
+export function planData(question: PlanQuestion) {
+  const { bed, study, choice } = question;
   const refused = methodProblem(bed, choice.method, false);
   if (refused) return refused;
-  const { path, pieces } = planCut(bed, { mains: string, crosses: string }, choice, assumptions);
+  const { path, pieces } = jobAsked(question).plan;
   return success({
     path,
     lengths: pieces,
@@ -146,7 +182,7 @@ export type PlanData = Extract<ReturnType<typeof planData>, { ok: true }>['value
 export function planText(name: string, question: PlanQuestion): Result<string> {
   const planned = planData(question);
   if (!planned.ok) return planned;
-  const { bed, assumptions } = question;
+  const { bed } = question;
   const { path, lengths, data } = planned.value;
   const words = (mm: number) => lengthWords(mm, 'metric');
   return success(
@@ -161,7 +197,7 @@ export function planText(name: string, question: PlanQuestion): Result<string> {
         ...piece.parts.map(
           ({ name: part, mm }) => `  ${part.padEnd(22)} ${(mm / 10).toFixed(1).padStart(7)} cm`,
         ),
-        `  ${measureWords(bed, piece, assumptions, words)}`,
+        `  ${measureWords(bed, piece, USUAL_ASSUMPTIONS, words)}`,
       ]),
       '',
       ...coveredHoles(bed, path).map((covered) => `Covered: ${coverWords(covered)}.`),

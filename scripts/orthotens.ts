@@ -1,7 +1,7 @@
 /**
  * Study and plan a frame without the interface and without a database:
  *   npm run -s orthotens -- study FRAME.json [--json]
- *   npm run -s orthotens -- plan FRAME.json --method two-piece [--short-side left] [--json]
+ *   npm run -s orthotens -- plan FRAME.json --method two-piece [--short-side left] [--tension 24/23] [--json]
  */
 import { readFileSync } from 'node:fs';
 import { resolve } from 'node:path';
@@ -10,7 +10,10 @@ import { z } from 'zod';
 import { studyFrame } from '@/core/frame/bed';
 import { familySchema } from '@/core/terms/family';
 import { parseGauge } from '@/core/measure/gauge';
-import { USUAL_ASSUMPTIONS } from '@/core/cut/lengths';
+import { parseTicketTension } from '@/core/measure/parsing';
+import { USUAL_PULL_N } from '@/core/measure/pull-limits';
+import type { TicketTension } from '@/core/measure/units';
+import { success } from '@/core/terms/result';
 import { METHODS, methodSchema } from '@/core/terms/method';
 import { usualChoice } from '@/core/cut/methods';
 import { sideSchema } from '@/core/terms/ends';
@@ -19,7 +22,7 @@ import { readFrameFile } from '@/formats/frame-file';
 import { planData, planText, studyData, studyText, type PlanQuestion } from '@/formats/plan-report';
 
 const USAGE =
-  'Say study FRAME.json or plan FRAME.json --method two-piece [--short-side left] [--cross-start left] [--family monofilament] [--gauge 1.25], with --json for programs; - reads from the standard input.';
+  'Say study FRAME.json or plan FRAME.json --method two-piece [--short-side left] [--cross-start left] [--family monofilament] [--gauge 1.25] [--tension 24/23], with --json for programs; - reads from the standard input.';
 
 /** One sentence, and the exit code for bad input. */
 function refuse(sentence: string): never {
@@ -36,6 +39,7 @@ const optionsSchema = z.object({
   'cross-start': sideSchema.optional(),
   family: familySchema.default('monofilament'),
   gauge: z.string().optional(),
+  tension: z.string().optional(),
 });
 
 function commandLine() {
@@ -49,6 +53,7 @@ function commandLine() {
         'cross-start': { type: 'string' },
         family: { type: 'string' },
         gauge: { type: 'string' },
+        tension: { type: 'string' },
       },
     });
   } catch (error) {
@@ -90,7 +95,7 @@ const { bed } = study;
 if (!bed) refuse(study.problems[0]?.problem ?? 'This frame makes no bed.');
 
 const print = (data: unknown) => console.log(JSON.stringify(data, null, 2));
-const { json, method, gauge, family } = options.data;
+const { json, method, gauge, family, tension } = options.data;
 
 if (command === 'study') {
   if (json) print(studyData(frame, study, bed));
@@ -98,6 +103,13 @@ if (command === 'study') {
 } else {
   const thickness = parseGauge(gauge ?? USUAL_GAUGE[frame.spec.sport], frame.spec.sport);
   if (!thickness.ok) refuse(thickness.problem);
+  const { sport } = frame.spec;
+  const usualN = USUAL_PULL_N[sport];
+  const pulls =
+    tension === undefined
+      ? success<TicketTension>({ mainN: usualN, crossN: usualN, unit: 'kg' })
+      : parseTicketTension(tension, sport, 'kg');
+  if (!pulls.ok) refuse(pulls.problem);
   const usual = usualChoice(bed, false);
   const question: PlanQuestion = {
     bed,
@@ -107,8 +119,8 @@ if (command === 'study') {
       shortSide: options.data['short-side'] ?? usual.shortSide,
       crossStart: options.data['cross-start'] ?? usual.crossStart,
     },
-    string: { family, gaugeMm: thickness.value, stretch: null },
-    assumptions: USUAL_ASSUMPTIONS,
+    string: { family, gaugeMm: thickness.value },
+    tension: pulls.value,
   };
   const planned = json ? planData(question) : planText(frame.name, question);
   if (!planned.ok) refuse(planned.problem);

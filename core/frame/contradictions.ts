@@ -10,6 +10,7 @@ import {
 } from './frame';
 import { letter, mainNumbers, numbersAt, SHORTEST_CROSS, slotsOf, type Skips } from './holes';
 import { ENDS, type End } from '../terms/ends';
+import { refusal, type Refusal } from '../terms/result';
 import type { Outline } from './outline';
 import { mainsStart } from './pattern';
 import { evenSkips, fansOut, roomProblem, usualArcs, usualCrossLength } from './placement';
@@ -53,10 +54,10 @@ export function checkFrame(spec: FrameSpec): Checked {
   const sizes = sizeProblems(spec);
   if (sizes.length > 0) return refuse(sizes);
   const made = headOutline(spec);
-  if (!made.ok) return refuse([{ field: 'outline', problem: made.problem }]);
+  if (!made.ok) return refuse([{ ...made, field: 'outline' }]);
   const outline = made.value;
   const beyond = limitsProblem(spec, outline);
-  if (beyond && !spec.ownerInsists) return refuse([{ field: 'lengthMm', problem: beyond }]);
+  if (beyond && !spec.ownerInsists) return refuse([{ field: 'lengthMm', ...beyond }]);
   const noRoom = roomProblem(spec, outline);
   if (noRoom) return refuse([noRoom]);
 
@@ -73,7 +74,7 @@ export function checkFrame(spec: FrameSpec): Checked {
   let ruled: readonly number[] | undefined;
   if (spec.holes.positionsMm) {
     const read = ruledArcs(spec, outline, spec.holes.positionsMm);
-    if (!read.ok) return refuse([{ field: read.field, problem: read.problem }]);
+    if (!read.ok) return refuse([read]);
     const miscounted = ruledCount(spec, read.arcs.length);
     if (miscounted) return refuse([miscounted]);
     ruled = read.arcs;
@@ -146,12 +147,14 @@ function noSkipsFit({ holes }: FrameSpec): FrameProblem {
   if (end === undefined)
     return {
       field: holes.shared.length > 0 ? 'shared' : 'bridgeHoles',
-      problem:
-        'No skips go with what was counted: the shared holes, the bridge and the pattern leave no hole for them. Count again.',
+      ...refusal('frame.no skips fit'),
     };
   return {
     field: OUTERMOST_FIELD[end],
-    problem: `No skips go with an outermost main in ${holes[end].outermost}${letter(end)} beside the other facts: count that hole again from the centre line.`,
+    ...refusal('frame.no skips fit the outermost', {
+      outermost: holes[end].outermost ?? 0,
+      letter: letter(end),
+    }),
   };
 }
 
@@ -161,19 +164,19 @@ function strayMarks({ pattern, holes }: FrameSpec): readonly FrameProblem[] {
   return ENDS.flatMap((end): FrameProblem[] => {
     const { outermost, skip } = holes[end];
     if (outermost === null) return [];
-    const refuse = (problem: string) => [{ field: OUTERMOST_FIELD[end], problem }];
+    const refuse = (why: Refusal) => [{ field: OUTERMOST_FIELD[end], ...why }];
     const name = `${outermost}${letter(end)}`;
-    if (skip?.includes(outermost))
-      return refuse(
-        `Hole ${name} is said to hold the outermost main and to be a skip: it is one of the two.`,
-      );
+    if (skip?.includes(outermost)) return refuse(refusal('frame.outermost is a skip', { name }));
     if (outermost < perSide)
-      return refuse(
-        `${perSide} mains a side reach to hole ${perSide}${letter(end)} at least: the outermost main is not in ${name}.`,
-      );
+      return refuse(refusal('frame.outermost too near', { perSide, letter: letter(end), name }));
     if (outermost > perSide + MOST_SKIPS)
       return refuse(
-        `With the outermost main in ${name} there would be ${outermost - perSide} skips at the ${end}; no frame has more than ${MOST_SKIPS}. Count that hole from the centre line.`,
+        refusal('frame.outermost too far', {
+          name,
+          skips: outermost - perSide,
+          end,
+          most: MOST_SKIPS,
+        }),
       );
     return [];
   });
@@ -193,7 +196,7 @@ function markedMains({ pattern, holes }: FrameSpec): readonly FrameProblem[] {
     return [
       {
         field: SKIP_FIELD[wrong],
-        problem: `Marked are ${head} mains a side at the head and ${throat} at the throat, ${head + throat} together: every main has a hole at both ends, so a skip is missing or too many at one of them.`,
+        ...refusal('frame.mains differ by end', { head, throat, together: head + throat }),
       },
     ];
   }
@@ -204,7 +207,15 @@ function markedMains({ pattern, holes }: FrameSpec): readonly FrameProblem[] {
     return [
       {
         field: OUTERMOST_FIELD[end],
-        problem: `With the outermost main in ${outermost}${letter(end)} and ${skip?.length ?? 0} skips there are ${count} mains a side at the ${end}, ${count * 2} in all, not ${pattern.mains}.`,
+        ...refusal('frame.mains of the outermost', {
+          outermost: outermost ?? 0,
+          letter: letter(end),
+          skips: skip?.length ?? 0,
+          perSide: count,
+          end,
+          all: count * 2,
+          mains: pattern.mains,
+        }),
       },
     ];
   });
@@ -216,12 +227,17 @@ function startProblems({ bridgeHoles, stringing, pattern }: FrameSpec): readonly
   if (bridgeHoles !== null && said !== null && mainsStart(bridgeHoles) !== said)
     problems.push({
       field: 'mainsStart',
-      problem: `${bridgeHoles} holes in the bridge, ${bridgeHoles / 2} a side, mean that the mains start at the ${mainsStart(bridgeHoles)}: from the ${said} an outside run would leap the open throat. Count the bridge again.`,
+      ...refusal('frame.start leaps', {
+        bridgeHoles,
+        aSide: bridgeHoles / 2,
+        start: mainsStart(bridgeHoles),
+        said,
+      }),
     });
   if (reversedOuterMains && pattern.mains < 10)
     problems.push({
       field: 'reversedOuterMains',
-      problem: 'Outer mains are only reversed on a bed of ten mains or more.',
+      ...refusal('frame.reversed too few'),
     });
   return problems;
 }
@@ -231,18 +247,23 @@ function steepSteps(spec: FrameSpec): readonly FrameProblem[] {
   const { pattern, stringing, sport } = spec;
   const down = stringing.stepDown;
   if (!down) return [];
-  const refuse = (problem: string): readonly FrameProblem[] => [{ field: 'stepDown', problem }];
+  const refuse = (why: Refusal): readonly FrameProblem[] => [{ field: 'stepDown', ...why }];
   const room = Math.min(pattern.mains / 2, Math.floor(pattern.crosses / 2)) - 1;
   if (down.strings > room)
-    return refuse(
-      `${down.strings} strings stepped down leave none at its full figure: this bed has ${room} at most on a side.`,
-    );
+    return refuse(refusal('frame.stepped too many', { strings: down.strings, room }));
   const { leastN } = pullLimits(sport);
   const fromN = printedRange(spec)?.minN ?? USUAL_PULL_N[sport];
   const lastN = fromN - down.strings * newtons(down.by, down.unit);
   if (lastN < leastN)
     return refuse(
-      `${down.strings} × ${down.by} ${down.unit} from ${formatTension(fromN, down.unit)} would leave the outermost string at ${formatTension(lastN, down.unit)}; nothing is strung below ${formatTension(leastN, down.unit)}. 3 x 5 lb is usual on a very large head.`,
+      refusal('frame.stepped too low', {
+        strings: down.strings,
+        by: down.by,
+        unit: down.unit,
+        from: formatTension(fromN, down.unit),
+        last: formatTension(lastN, down.unit),
+        least: formatTension(leastN, down.unit),
+      }),
     );
   return [];
 }
@@ -254,7 +275,7 @@ function sharedTieOffs({ holes }: FrameSpec): readonly FrameProblem[] {
     : [
         {
           field: 'tieOff',
-          problem: `${full} is shared: a main and a cross fill it already, and a knot’s tail would be the third string. Is the knot in the hole beside it?`,
+          ...refusal('frame.shared tie-off', { full }),
         },
       ];
 }
@@ -265,10 +286,12 @@ function ruledCount(spec: FrameSpec, count: number): FrameProblem | undefined {
   const shared = spec.holes.shared.length;
   const needed = mains + crosses - shared;
   if (count === needed) return undefined;
-  const both = shared > 0 ? `, ${shared} shared` : ', none shared';
+  const values = { count, mains, crosses, shared, needed, wouldBe: count - mains + shared };
   return {
     field: 'crosses',
-    problem: `${count} holes were ruled on one side, but ${mains} mains and ${crosses} crosses${both}, take ${needed}. With these holes it would be ${count - mains + shared} crosses, or ${needed - count > 0 ? `${needed - count} more shared hole${needed - count > 1 ? 's' : ''}` : 'a hole ruled twice'}.`,
+    ...(needed > count
+      ? refusal('frame.ruled too few', { ...values, lacking: needed - count })
+      : refusal('frame.ruled too many', values)),
   };
 }
 
@@ -284,7 +307,12 @@ function skipProblems(spec: FrameSpec): readonly FrameProblem[] {
       return [
         {
           field: SKIP_FIELD[end],
-          problem: `There is no skip at hole ${wrong}: with ${perSide} mains a side the outermost main is in ${outermost}${letter(end)}, and the holes beyond it belong to crosses anyway.`,
+          ...refusal('frame.skip beyond', {
+            wrong,
+            perSide,
+            outermost: outermost ?? 0,
+            letter: letter(end),
+          }),
         },
       ];
     }
@@ -294,14 +322,14 @@ function skipProblems(spec: FrameSpec): readonly FrameProblem[] {
       return [
         {
           field: SKIP_FIELD[end],
-          problem: `Hole ${inBridge}T is one of the ${bridge} a side in the bridge, and only mains go through the bridge.`,
+          ...refusal('frame.skip in the bridge', { inBridge, bridge }),
         },
       ];
     if (skips.length > MOST_SKIPS)
       return [
         {
           field: SKIP_FIELD[end],
-          problem: `${skips.length} skips at the ${end}: no frame has more than ${MOST_SKIPS}. Write the holes among the mains that stay empty for crosses, nothing else.`,
+          ...refusal('frame.too many skips', { count: skips.length, end, most: MOST_SKIPS }),
         },
       ];
     return [];
@@ -317,7 +345,7 @@ function strayShared(spec: FrameSpec, skips: Skips): readonly FrameProblem[] {
       : [
           {
             field: 'shared',
-            problem: `A shared hole takes a main and a cross, but no main goes through ${stray}${letter(end)}.`,
+            ...refusal('frame.shared without main', { stray, letter: letter(end) }),
           },
         ];
   });
@@ -329,7 +357,7 @@ function tooManyAmongMains(spec: FrameSpec, skips: Skips): readonly FrameProblem
   return [
     {
       field: skips.throat.length > skips.head.length ? 'throatSkip' : 'headSkip',
-      problem: `${amongMains} holes among the mains are kept for crosses; a bed of ${spec.pattern.crosses} crosses leaves too few holes for that. Is a number too many?`,
+      ...refusal('frame.too many among mains', { amongMains, crosses: spec.pattern.crosses }),
     },
   ];
 }
@@ -347,7 +375,7 @@ function shortCrosses(spec: FrameSpec, skips: Skips): readonly FrameProblem[] {
     return [
       {
         field: shared.includes(hole) ? 'shared' : SKIP_FIELD[end],
-        problem: `A cross in hole ${hole}${letter(end)} would be only about ${length} mm long: that hole carries a main. Count again from the centre line outwards.`,
+        ...refusal('frame.short cross', { hole, letter: letter(end), mm: length }),
       },
     ];
   });
@@ -365,7 +393,7 @@ function strayHoles(spec: FrameSpec, skips: Skips): readonly FrameProblem[] {
     return [
       {
         field,
-        problem: `There is no hole ${stray}: this bed counts to ${most}${letter(end)} at the ${end}.`,
+        ...refusal('frame.stray hole', { stray, most, letter: letter(end), end }),
       },
     ];
   });

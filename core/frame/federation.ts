@@ -1,4 +1,5 @@
 import type { Mm } from '../measure/quantities';
+import { refusal, type Refusal } from '../terms/result';
 import { squareInches } from '../measure/units';
 import type { Sport } from '../terms/sport';
 
@@ -19,7 +20,7 @@ const LIMITS: Record<Sport, HeadLimits> = {
 export function beyondFederationLimits(
   sport: Sport,
   head: { readonly lengthMm: Mm; readonly widthMm: Mm; readonly areaMm2: number },
-): string | undefined {
+): Refusal | undefined {
   const limits = LIMITS[sport];
   const over: string[] = [];
   if (head.lengthMm > limits.lengthMm) over.push(`${limits.lengthMm} mm long`);
@@ -30,5 +31,5 @@ export function beyondFederationLimits(
       `${limits.areaMm2 / 100} cm² (${Math.round(squareInches(limits.areaMm2))} in²) in area`,
     );
   if (over.length === 0) return undefined;
-  return `A ${sport} head may be at most ${over.join(' and ')} (${limits.source}).`;
+  return refusal('frame.beyond the rules', { sport, limits: over, source: limits.source });
 }

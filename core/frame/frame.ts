@@ -12,7 +12,7 @@ import {
   strungArea,
   type Outline,
 } from './outline';
-import { failure, success, type Result } from '../terms/result';
+import { failure, refusal, success, type Refusal, type Result } from '../terms/result';
 import { sportSchema } from '../terms/sport';
 import { newtons, tensionUnitSchema } from '../measure/units';
 
@@ -154,9 +154,9 @@ export type FrameField =
   | 'stepDown'
   | 'reversedOuterMains';
 
-export interface FrameProblem {
+/** What cannot be, at the field that it is about. */
+export interface FrameProblem extends Refusal {
   readonly field: FrameField;
-  readonly problem: string;
 }
 
 /**
@@ -178,7 +178,7 @@ export function headOutline({ head }: FrameSpec): Result<Outline> {
 }
 
 /** The head's size against the federation's limits, or nothing when it is legal. */
-export const limitsProblem = (spec: FrameSpec, outline: Outline): string | undefined =>
+export const limitsProblem = (spec: FrameSpec, outline: Outline): Refusal | undefined =>
   beyondFederationLimits(spec.sport, {
     lengthMm: spec.head.lengthMm,
     widthMm: spec.head.widthMm,
@@ -201,30 +201,20 @@ export const printedRange = ({
 /** What is wrong with the size of the head and the pattern alone. */
 export function sizeProblems({ head, pattern, bridgeHoles }: FrameSpec): readonly FrameProblem[] {
   const problems: FrameProblem[] = [];
-  const add = (field: FrameField, problem: string) => problems.push({ field, problem });
-  if (head.lengthMm < 150)
-    add('lengthMm', 'A head is at least 150 mm long inside: 336 for a usual tennis frame.');
-  if (head.widthMm < 100)
-    add('widthMm', 'A head is at least 100 mm wide inside: 248 for a usual tennis frame.');
+  const add = (field: FrameField, why: Refusal) => problems.push({ field, ...why });
+  if (head.lengthMm < 150) add('lengthMm', refusal('frame.short'));
+  if (head.widthMm < 100) add('widthMm', refusal('frame.narrow'));
   if (head.widthMm > head.lengthMm)
     add(
       'widthMm',
-      `A head is longer than it is wide: ${head.widthMm} mm across is more than ${head.lengthMm} mm along. Were the two swapped?`,
+      refusal('frame.wider than long', { widthMm: head.widthMm, lengthMm: head.lengthMm }),
     );
   const { mains, crosses } = pattern;
   if (mains % 2 === 1)
-    add(
-      'mains',
-      `Mains come in pairs, one on each side of the centre line: ${mains - 1} or ${mains + 1}, not ${mains}.`,
-    );
-  else if (mains < 8 || mains > 26)
-    add('mains', 'A bed has 8 to 26 mains: 16 on most tennis frames.');
-  if (crosses < 8 || crosses > 30)
-    add('crosses', 'A bed has 8 to 30 crosses: 19 on most tennis frames.');
+    add('mains', refusal('frame.odd mains', { fewer: mains - 1, more: mains + 1, mains }));
+  else if (mains < 8 || mains > 26) add('mains', refusal('frame.mains beyond'));
+  if (crosses < 8 || crosses > 30) add('crosses', refusal('frame.crosses beyond'));
   if (bridgeHoles !== null && (bridgeHoles % 2 === 1 || bridgeHoles < 2 || bridgeHoles > mains))
-    add(
-      'bridgeHoles',
-      `Count the holes of the throat bridge on both sides together: an even number from 2 to ${mains}, 6 or 8 on most frames.`,
-    );
+    add('bridgeHoles', refusal('frame.bridge beyond', { mains }));
   return problems;
 }

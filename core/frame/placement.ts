@@ -1,4 +1,5 @@
 /** Where the holes lie on the rim: as ruled, or as evenly widening gaps would have them. */
+import { refusal } from '../terms/result';
 import type { FrameProblem, FrameSpec } from './frame';
 import {
   LEAST_HOLE_GAP,
@@ -239,7 +240,7 @@ export function roomProblem(spec: FrameSpec, outline: Outline): FrameProblem | u
   if (holes * least <= halfPerimeter(outline)) return undefined;
   return {
     field: 'crosses',
-    problem: `A head of this size has no room for ${holes} holes a side: they would lie closer than ${least} mm. Is the pattern or the size another?`,
+    ...refusal('frame.no room', { holes, least }),
   };
 }
 

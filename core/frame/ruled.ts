@@ -1,4 +1,5 @@
 /** Hole positions read off a frame, turned into places along the rim. */
+import { refusal, type Refusal } from '../terms/result';
 import type { Mm } from '../measure/quantities';
 import { LEAST_HOLE_GAP } from './holes';
 import { headOutline, type FrameField, type FrameSpec, type HolePositions } from './frame';
@@ -10,7 +11,7 @@ const OFF_THE_RIM = 8;
 
 export type RuledArcs =
   | { readonly ok: true; readonly arcs: readonly number[] }
-  | { readonly ok: false; readonly field: FrameField; readonly problem: string };
+  | ({ readonly ok: false; readonly field: FrameField } & Refusal);
 
 /** Misread towards each other, two holes may seem this share as far apart as they are ever bored. */
 const MISREAD_GAP = 0.4;
@@ -30,7 +31,7 @@ export function ruledArcs(
 ): RuledArcs {
   const half = halfPerimeter(outline);
   const least = LEAST_HOLE_GAP[sport] * MISREAD_GAP;
-  const refuse = (field: FrameField, problem: string): RuledArcs => ({ ok: false, field, problem });
+  const refuse = (field: FrameField, why: Refusal): RuledArcs => ({ ok: false, field, ...why });
   const grow = (arcs: readonly number[], field: FrameField): RuledArcs => {
     const close = arcs.findIndex(
       (arc, i) => i > 0 && arc > (arcs[i - 1] as number) && arc - (arcs[i - 1] as number) < least,
@@ -38,24 +39,22 @@ export function ruledArcs(
     if (close > 0)
       return refuse(
         field,
-        `Numbers ${close} and ${close + 1} of the holes lie ${((arcs[close] as number) - (arcs[close - 1] as number)).toFixed(1)} mm apart along the rim; no grommets are bored so close. Was a distance misread, or one hole ruled twice?`,
+        refusal('frame.ruled too close', {
+          first: close,
+          second: close + 1,
+          mm: ((arcs[close] as number) - (arcs[close - 1] as number)).toFixed(1),
+        }),
       );
     const wrong = arcs.findIndex((arc, i) => i > 0 && arc <= (arcs[i - 1] as number));
     if (wrong > 0)
       return refuse(
         field,
-        `The holes go round the rim in order, but number ${wrong + 1} of them lies before number ${wrong}. Was a distance misread?`,
+        refusal('frame.ruled out of order', { later: wrong + 1, earlier: wrong }),
       );
     if ((arcs.at(-1) as number) >= half)
-      return refuse(
-        field,
-        `The last hole would lie beyond the middle of the throat: half the rim is ${Math.round(half)} mm long.`,
-      );
+      return refuse(field, refusal('frame.ruled beyond the middle', { half: Math.round(half) }));
     if ((arcs[0] as number) > REACH * half || (arcs.at(-1) as number) < (1 - REACH) * half)
-      return refuse(
-        field,
-        'The holes must go from the centre line at the head to the centre line at the throat: some are missing at one end.',
-      );
+      return refuse(field, refusal('frame.ruled ends missing'));
     return { ok: true, arcs };
   };
 
@@ -67,7 +66,10 @@ export function ruledArcs(
     if (off >= 0)
       return refuse(
         'sideMm',
-        `The point ${points[off]?.join(', ')} lies ${Math.round(nearest[off]?.off ?? 0)} mm off the rim of this head.`,
+        refusal('frame.ruled off the rim', {
+          point: points[off]?.join(', ') ?? '',
+          off: Math.round(nearest[off]?.off ?? 0),
+        }),
       );
     return grow(
       nearest.map(({ point }) => point.arc),
@@ -77,24 +79,21 @@ export function ruledArcs(
 
   for (const name of ['head', 'side', 'throat'] as const)
     if (positions[name].length === 0)
-      return refuse(
-        FIELD[name],
-        'Rule all three rows, head, side and throat, or none: together they are the holes of one half.',
-      );
+      return refuse(FIELD[name], refusal('frame.ruled rows missing'));
   const widest = outline.widthMm / 2;
   for (const end of ['head', 'throat'] as const) {
     const far = positions[end].find((x) => x > widest);
     if (far !== undefined)
       return refuse(
         FIELD[end],
-        `A hole ${far} mm from the centre line is outside a head ${outline.widthMm.toFixed(0)} mm wide.`,
+        refusal('frame.ruled beside the head', { far, widthMm: outline.widthMm.toFixed(0) }),
       );
   }
   const deep = positions.side.find((below) => below >= head.lengthMm);
   if (deep !== undefined)
     return refuse(
       'sideMm',
-      `A hole ${deep} mm below the tip is outside a head ${head.lengthMm} mm long.`,
+      refusal('frame.ruled below the head', { deep, lengthMm: head.lengthMm }),
     );
   const atEnd = (end: End) => positions[end].map((x) => rimAtX(outline, x, end).arc);
   const side = positions.side.map((below) => rimAtY(outline, head.lengthMm / 2 - below).arc);
@@ -103,12 +102,12 @@ export function ruledArcs(
   if ((atHead.at(-1) as number) >= (side[0] as number))
     return refuse(
       'sideMm',
-      `The first hole of the side, ${positions.side[0]} mm below the tip, lies before the last one of the head. Each hole belongs in one row only.`,
+      refusal('frame.ruled first of the side', { side: positions.side[0] ?? 0 }),
     );
   if ((side.at(-1) as number) >= (atThroat[0] as number))
     return refuse(
       'throatMm',
-      `The last hole of the side, ${positions.side.at(-1)} mm below the tip, lies beyond the outermost one of the throat. Each hole belongs in one row only.`,
+      refusal('frame.ruled last of the side', { at: positions.side.at(-1) ?? 0 }),
     );
   return grow([...atHead, ...side, ...atThroat], 'sideMm');
 }

@@ -3,7 +3,7 @@ import { english, message, type ENGLISH, type Message, type MessageKey } from '.
 import type { ValuesOf } from './words/message';
 
 /** One shape for all that is refused. The sentence says what is wrong and what would be right. */
-interface Refusal {
+export interface Refusal {
   readonly code: MessageKey;
   readonly values: Message['values'];
   readonly problem: string;
@@ -21,24 +21,36 @@ export const success = <T>(value: T): { readonly ok: true; readonly value: T } =
   value,
 });
 
-/**
- * A message as the reason of a refusal.
- *
- * @example
- * refused({ key: 'count.unread', values: {} }).code // 'count.unread'
- */
-export const refused = (why: Message): Refused => ({
-  ok: false,
+const refusalFor = (why: Message): Refusal => ({
   code: why.key,
   values: why.values,
   problem: english(why),
 });
 
 /**
- * A refusal by its code and what it is about.
+ * Why something cannot be, by its code and what it is about.
  *
  * @example
- * failure('count.unread').problem // 'Write a whole number, as counted: 16.'
+ * refusal('count.unread').problem // 'Write a whole number, as counted: 16.'
+ */
+export const refusal = <K extends MessageKey>(
+  code: K,
+  ...values: ValuesOf<(typeof ENGLISH)[K]>
+): Refusal => refusalFor(message(code, ...values));
+
+/**
+ * A message as the reason of a refusal.
+ *
+ * @example
+ * refused({ key: 'count.unread', values: {} }).code // 'count.unread'
+ */
+export const refused = (why: Message): Refused => ({ ok: false, ...refusalFor(why) });
+
+/**
+ * A refusal as the result of what was asked.
+ *
+ * @example
+ * failure('count.unread').ok // false
  */
 export const failure = <K extends MessageKey>(
   code: K,

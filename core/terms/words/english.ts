@@ -4,6 +4,7 @@
  */
 import { IntlMessageFormat } from 'intl-messageformat';
 import { BENCH_WORDS } from './bench';
+import { FRAME_WORDS } from './frame';
 import { HOUSE_WORDS } from './house';
 import { LEDGER_WORDS } from './ledger';
 import type { MessageOf, Value, ValuesOf } from './message';
@@ -14,6 +15,7 @@ import { TIP_WORDS } from './tips';
 
 export const ENGLISH = {
   ...BENCH_WORDS,
+  ...FRAME_WORDS,
   ...HOUSE_WORDS,
   ...LEDGER_WORDS,
   ...METHOD_SENTENCES,
