@@ -225,6 +225,9 @@ export function openLedger(bed: Bed, path: Path, machine: ClampSet, figures: Fig
         return mayRelease(action.holder);
       case 'tie':
         return mayTie(action);
+      default:
+        // An action that nobody judges does not compile.
+        return action satisfies never;
     }
   }
 
