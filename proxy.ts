@@ -1,7 +1,9 @@
 /** Looks at a request before anything of the application runs, and refuses what no page of it sends. */
+import { randomBytes } from 'node:crypto';
 import { NextResponse, type NextRequest } from 'next/server';
+import { bodyLimit, contentPolicy, hostsNamed, isOurHost, isOurOrigin } from '@/app/doors';
 
-const refused = (why: string) => new NextResponse(why, { status: 400 });
+const refused = (why: string, status = 400) => new NextResponse(why, { status });
 
 function isDecodable(path: string): boolean {
   try {
@@ -28,14 +30,45 @@ function isPlainMessage(text: string): boolean {
   }
 }
 
-export async function proxy(request: NextRequest): Promise<NextResponse> {
-  if (!isDecodable(new URL(request.url).pathname)) return refused('This address cannot be read.');
-  if (request.headers.has('next-action')) {
-    const type = request.headers.get('content-type') ?? '';
+const HOSTS = hostsNamed(process.env.ORTHOTENS_HOSTS);
+
+const OTHER_HOST =
+  'This name is not one that the application is served by. Open it by its address, or name it in ORTHOTENS_HOSTS.';
+
+/** Why a request is not let in; undefined where it is. */
+async function refusalOf(request: NextRequest): Promise<NextResponse | undefined> {
+  const { headers, method } = request;
+  const host = headers.get('host');
+  if (!isOurHost(host, HOSTS)) return refused(OTHER_HOST, 421);
+  const path = new URL(request.url).pathname;
+  if (!isDecodable(path)) return refused('This address cannot be read.');
+  if (method === 'GET' || method === 'HEAD') return undefined;
+  if (!isOurOrigin(headers.get('origin'), host))
+    return refused('Another site sent this, and nothing was done.', 403);
+  const length = headers.get('content-length');
+  if (length === null) return refused('Say how long it is.', 411);
+  if (Number(length) > bodyLimit(path)) return refused('That is too long for this page.', 413);
+  if (headers.has('next-action')) {
+    const type = headers.get('content-type') ?? '';
     if (!type.startsWith('text/plain') || !isPlainMessage(await request.text()))
       return refused('This is no message of a page of this application.');
   }
-  return NextResponse.next();
+  return undefined;
+}
+
+export async function proxy(request: NextRequest): Promise<NextResponse> {
+  const refusal = await refusalOf(request);
+  if (refusal) return refusal;
+  const nonce = randomBytes(16).toString('base64');
+  const policy = contentPolicy(nonce, new URL(request.url).pathname);
+  // The framework reads the nonce for its own scripts from the request.
+  const headers = new Headers(request.headers);
+  headers.set('content-security-policy', policy);
+  const answer = NextResponse.next({ request: { headers } });
+  answer.headers.set('content-security-policy', policy);
+  if (request.headers.get('x-forwarded-proto') === 'https')
+    answer.headers.set('strict-transport-security', 'max-age=31536000');
+  return answer;
 }
 
 export const config = { matcher: '/((?!_next/static).*)' };

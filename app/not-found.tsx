@@ -1,6 +1,9 @@
 import Link from 'next/link';
+import { connection } from 'next/server';
 
-export default function NotFound() {
+/** Made anew for each answer, as every page is, so that its scripts carry the nonce of that answer. */
+export default async function NotFound() {
+  await connection();
   return (
     <main className="mx-auto max-w-prose px-6 py-24">
       <h1 className="figure text-4xl">There is nothing at this address</h1>

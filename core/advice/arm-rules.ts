@@ -7,6 +7,7 @@ import {
   type AdviceCase,
   type Rule,
   type Strung,
+  inWords,
 } from './rule';
 import { familyShare, gaugeAbove } from './strung';
 
@@ -24,13 +25,11 @@ const sparing = (strung: Strung, weight: number): number =>
 
 export const ARM_RULES: readonly Rule[] = [
   {
-    id: 'arm trouble',
-    title: 'Arm trouble',
+    ...inWords('arm trouble'),
     sports: EVERY_SPORT,
     rank: 'arm',
     confidence: 'sure',
     source: 'common practice',
-    why: 'A soft string and a lower tension, more so while it is sore: never a firm string at a high tension.',
     applies: trouble,
     small: {
       kind: 'feel',
@@ -42,35 +41,29 @@ export const ARM_RULES: readonly Rule[] = [
       (spec.sport === 'tennis' ? 0 : 0.25 * gaugeAbove(strung, spec.sport)),
   },
   {
-    id: 'thin for a sore arm',
-    title: 'Thin for a sore arm',
+    ...inWords('thin for a sore arm'),
     sports: EVERY_SPORT,
     rank: 'arm',
     confidence: 'usual',
     source: 'common practice',
-    why: 'For a sore arm thinner and softer beats thicker.',
     applies: ({ talk }) => talk.arm === 'now',
     thicker: -1,
   },
   {
-    id: 'aramid',
-    title: 'Aramid',
+    ...inWords('aramid'),
     sports: EVERY_SPORT,
     rank: 'safety',
     confidence: 'sure',
     source: 'common practice',
-    why: 'Aramid is very stiff; almost nobody strings it now, and no arm should.',
     applies: () => true,
     favours: (strung) => -10 * familyShare(strung, 'aramid'),
   },
   {
-    id: 'bed for an arm',
-    title: 'When an arm has been sore',
+    ...inWords('bed for an arm'),
     sports: EVERY_SPORT,
     rank: 'arm',
     confidence: 'usual',
     source: 'common practice',
-    why: 'A string that has gone dead asks for more effort, which is how arms get hurt: restring before it is.',
     applies: trouble,
     tells: true,
   },

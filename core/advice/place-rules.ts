@@ -1,5 +1,5 @@
 /** Where and when it is played. These act on mains and crosses together and keep the feel the same. */
-import { HALF_STEP_N, STEP_N, type Rule } from './rule';
+import { HALF_STEP_N, STEP_N, type Rule, inWords } from './rule';
 
 const EVERY_SPORT = ['tennis', 'badminton', 'squash'] as const;
 
@@ -20,10 +20,8 @@ const facts = {
 export const PLACE_RULES: readonly Rule[] = [
   {
     ...facts,
-    id: 'altitude',
-    title: 'Altitude',
+    ...inWords('altitude'),
     confidence: 'usual',
-    why: 'Thin air slows the ball less: 1 kg more at 2000 m. Coming down again it may stay as it is.',
     applies: ({ talk, house }) =>
       house.climate === 'small steps' && (talk.altitudeM ?? 0) >= HIGH_M,
     mayStay: true,
@@ -35,47 +33,37 @@ export const PLACE_RULES: readonly Rule[] = [
   },
   {
     ...facts,
-    id: 'hot',
-    title: 'Heat',
-    why: 'Heat makes ball and string livelier: slightly up.',
+    ...inWords('hot'),
     applies: ({ talk, house }) => house.climate === 'small steps' && talk.weather === 'hot',
     small: { kind: 'place', byN: () => HALF_STEP_N },
     favours: (strung) => (strung.mains.family === 'multifilament' ? -0.2 : 0),
   },
   {
     ...facts,
-    id: 'cold',
-    title: 'Cold',
-    why: 'In the cold ball and string are dull: slightly down.',
+    ...inWords('cold'),
     applies: ({ talk, house }) => house.climate === 'small steps' && talk.weather === 'cold',
     small: { kind: 'place', byN: () => -HALF_STEP_N },
   },
   {
     ...facts,
-    id: 'damp',
-    title: 'Damp',
-    why: 'A damp ball is heavy: slightly down.',
+    ...inWords('damp'),
     applies: ({ talk, house }) => house.climate === 'small steps' && talk.weather === 'damp',
     small: { kind: 'place', byN: () => -HALF_STEP_N },
   },
   {
-    id: 'gut and damp',
-    title: 'Natural gut hates damp',
+    ...inWords('gut and damp'),
     sports: ['tennis'],
     rank: 'default',
     confidence: 'sure',
     source: 'common practice',
-    why: 'Natural gut swells and frays in the wet.',
     applies: ({ talk }) => talk.weather === 'damp',
     favours: ({ mains, crosses }) =>
       (mains.family === 'natural gut' ? -1.5 : 0) + (crosses.family === 'natural gut' ? -0.5 : 0),
   },
   {
     ...facts,
-    id: 'winter',
-    title: 'Winter season',
+    ...inWords('winter'),
     sports: ['tennis'],
-    why: 'Slightly lower than in summer, indoors and out.',
     applies: ({ talk, house }) => house.climate === 'small steps' && talk.season === 'winter',
     small: { kind: 'place', byN: () => -HALF_STEP_N },
   },

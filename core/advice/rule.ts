@@ -4,6 +4,7 @@ import { isSoftFamily, type Family, type Shape } from '../terms/family';
 import type { FrameSpec } from '../frame/frame';
 import type { HouseQuestionName, HouseRules } from '../house/house-rules';
 import type { Sport } from '../terms/sport';
+import { english, type MessageKey } from '../terms/words/english';
 import type { PullKind } from '../house/machine';
 import type { Talk } from './talk';
 import { newtons, type Pulls, type TicketTension } from '../measure/units';
@@ -67,6 +68,24 @@ export const groundsOf = ({ id, title, why, rank, confidence, source }: Grounds)
   rank,
   confidence,
   source,
+});
+
+/** A rule has its words in `terms/words/advice`; one without them does not compile. */
+type RuleId = Exclude<
+  MessageKey extends infer Key ? (Key extends `rule.${infer Id}.why` ? Id : never) : never,
+  `crosses.${Sport}`
+>;
+
+/**
+ * What a rule is called and why it holds.
+ *
+ * @example
+ * inWords('junior').title // 'Junior'
+ */
+export const inWords = (id: RuleId): Pick<Grounds, 'id' | 'title' | 'why'> => ({
+  id,
+  title: english({ key: `rule.${id}`, values: {} }),
+  why: english({ key: `rule.${id}.why`, values: {} }),
 });
 
 interface RuleFacts extends Grounds {

@@ -1,4 +1,5 @@
 /** Single pulls that differ from the ticket, and what to be careful of with one. */
+import { say } from '../terms/words/english';
 import type { Newtons } from '../measure/quantities';
 import type { Family } from '../terms/family';
 import type { HouseRules } from '../house/house-rules';
@@ -75,15 +76,26 @@ export function tensionCautions(
     const typed = formatTension(n, ticket.unit);
     if (range && n > range.maxN + 0.01)
       cautions.push(
-        `${strings} at ${typed} are above the printed maximum of ${formatTension(range.maxN, rangeUnit)}. String it so only with the owner's written word; the maker's instructions come first.`,
+        say('tension.above the range', {
+          strings,
+          typed,
+          limit: formatTension(range.maxN, rangeUnit),
+        }),
       );
     if (range && n < range.minN - 0.01)
       cautions.push(
-        `${strings} at ${typed} are below the printed range, which starts at ${formatTension(range.minN, rangeUnit)}.`,
+        say('tension.below the range', {
+          strings,
+          typed,
+          limit: formatTension(range.minN, rangeUnit),
+        }),
       );
     if (family === 'monofilament' && n > MONOFILAMENT_MOST_N + 0.01)
       cautions.push(
-        `${strings}: monofilament is not pulled above ${formatTension(MONOFILAMENT_MOST_N, 'kg')}; it loses its play and is hard on the arm.`,
+        say('tension.tight monofilament', {
+          strings,
+          most: formatTension(MONOFILAMENT_MOST_N, 'kg'),
+        }),
       );
   }
   return cautions;

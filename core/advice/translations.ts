@@ -2,6 +2,7 @@
  * From one reference pull, that of a soft string in the whole bed, to the figures of two strings. Every
  * step here is reckoned on the reference, so that taking one away takes away exactly its own part.
  */
+import { say } from '../terms/words/english';
 import type { Newtons } from '../measure/quantities';
 import { printedRange } from '../frame/frame';
 import { crossesStep, type HouseQuestionName } from '../house/house-rules';
@@ -13,6 +14,7 @@ import {
   type AdviceCase,
   type Strung,
   type Translation,
+  inWords,
 } from './rule';
 import type { Pulls } from '../measure/units';
 
@@ -32,23 +34,15 @@ const CROSSES_QUESTION: Record<Sport, HouseQuestionName> = {
   badminton: 'badmintonCrosses',
   squash: 'squashCrosses',
 };
-const CROSSES_WHY: Record<Sport, string> = {
-  tennis: 'How crosses stand to mains is the custom of the house.',
-  badminton: 'The mains widen the head; tighter crosses bring its shape back.',
-  squash: 'Short crosses feel tight at the same figure, so this house takes them lower.',
-};
-
 export const TRANSLATIONS: readonly Translation[] = [
   {
-    id: 'monofilament',
+    ...inWords('monofilament'),
     kind: 'bed',
-    title: 'Monofilament lower',
     sports: ['tennis', 'squash'],
     rank: 'house rule',
     confidence: 'usual',
     source: 'common practice',
     school: 'monofilament',
-    why: 'Monofilament is stiff: it takes 5 to 10 % less than a soft string for a like feel.',
     applies: (about, strung) =>
       (isMonofilament(strung.mains) || isMonofilament(strung.crosses)) &&
       !hybridRuleHolds(about, strung),
@@ -62,29 +56,27 @@ export const TRANSLATIONS: readonly Translation[] = [
     },
   },
   {
-    id: 'hybrid',
+    ...inWords('hybrid'),
     kind: 'bed',
-    title: 'Monofilament beside a soft string',
     sports: ['tennis', 'squash'],
     rank: 'house rule',
     confidence: 'usual',
     source: 'common practice',
     school: 'hybrid',
-    why: 'The soft string is pulled 10 % above the monofilament, whichever way round: 45 beside 50 lb.',
     applies: hybridRuleHolds,
     by: ({ house }, strung, referenceN) =>
       onMonofilament(strung, referenceN / (1 + house.hybridShare) - referenceN),
   },
   ...SPORTS.map((sport): Translation => ({
     id: 'crosses',
+    title: say('rule.crosses'),
+    why: say(`rule.crosses.${sport}.why`),
     kind: 'bed',
-    title: 'Crosses against mains',
     sports: [sport],
     rank: 'house rule',
     confidence: 'loose',
     source: sport === 'squash' ? 'from memory' : 'common practice',
     school: CROSSES_QUESTION[sport],
-    why: CROSSES_WHY[sport],
     applies: ({ house }, strung) => {
       const { mainN, crossN } = crossesStep(house, sport);
       return (mainN !== 0 || crossN !== 0) && !mixesSoftAndMono(strung);
@@ -92,14 +84,12 @@ export const TRANSLATIONS: readonly Translation[] = [
     by: ({ house }) => crossesStep(house, sport),
   })),
   {
-    id: 'machine',
+    ...inWords('machine'),
     kind: 'machine',
-    title: 'Another kind of machine',
     sports: ['tennis', 'badminton', 'squash'],
     rank: 'house rule',
     confidence: 'loose',
     source: 'from memory',
-    why: 'A lock-out settles lower than a constant pull at the same figure, so the figure is translated and the bed stays the same.',
     applies: ({ last, house }) => Boolean(last?.pull && last.pull !== house.benchPull),
     by: ({ house, last }, _, referenceN) => {
       const byN =

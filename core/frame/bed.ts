@@ -1,4 +1,5 @@
 /** The study of a frame: its outline and holes, what is wrong with what was entered, and what to look at again. */
+import { say } from '../terms/words/english';
 import type { Mm } from '../measure/quantities';
 import { checkFrame, type Counted } from './contradictions';
 import { limitsProblem, type FrameProblem, type FrameSpec } from './frame';
@@ -116,11 +117,10 @@ function cautionsOf(
 ): readonly string[] {
   const cautions: string[] = [];
   const beyond = limitsProblem(spec, outline);
-  if (beyond)
-    cautions.push(`${beyond} The racket is not legal for play; strung because its owner insists.`);
+  if (beyond) cautions.push(say('frame.not legal', { beyond: beyond.problem }));
   if (uneven)
     cautions.push(
-      `These holes do not go with evenly widening gaps: even spacing would skip ${list(proposed.head)} at the head and ${list(proposed.throat)} at the throat. Look at the frame once more.`,
+      say('frame.uneven', { head: list(proposed.head), throat: list(proposed.throat) }),
     );
   if (
     ruled &&
@@ -128,21 +128,21 @@ function cautionsOf(
       String(skips.throat) !== String(proposed.throat))
   )
     cautions.push(
-      `The ruled holes fit skips ${list(proposed.head)} at the head and ${list(proposed.throat)} at the throat better than those that were counted.`,
+      say('frame.ruled otherwise', { head: list(proposed.head), throat: list(proposed.throat) }),
     );
   cautions.push(...lookWords(look));
   if (spec.holes.ports.length > 0)
-    cautions.push(
-      `Open ports or a bar at ${spec.holes.ports.join(' ')}: the string hooks round with no grommet to hold it. Put a spacer into a port whose cross is pulled in the upper half, and see that the string lies in its seat.`,
-    );
+    cautions.push(say('frame.ports', { holes: spec.holes.ports.join(' ') }));
   if (spec.holes.double.length > 0)
-    cautions.push(
-      `Two barrels in one grommet at ${spec.holes.double.join(' ')}: use the upper ones on the left side and the lower ones on the right, all along.`,
-    );
+    cautions.push(say('frame.double', { holes: spec.holes.double.join(' ') }));
   const { stepDown } = spec.stringing;
   if (stepDown)
     cautions.push(
-      `The maker steps the last ${stepDown.strings} mains of each side and the outermost crosses down by ${stepDown.by} ${stepDown.unit} each.`,
+      say('frame.stepped down', {
+        strings: stepDown.strings,
+        by: stepDown.by,
+        unit: stepDown.unit,
+      }),
     );
   return cautions;
 }
@@ -154,20 +154,16 @@ function assumptions(
   const assumed: string[] = [];
   const open = ENDS.filter((end) => holes[end].skip === null);
   if (open.length > 0) {
-    const from = ruled
-      ? `proposed from the ruled holes${proposal.certainty === 'near tie' ? ', and it is a near tie' : ''}`
-      : 'proposed from spacing, not read from the frame';
+    const from = ruled ? (proposal.certainty === 'near tie' ? 'tie' : 'ruler') : 'spacing';
     assumed.push(
-      `Skips ${open.map((end) => `at the ${end} ${list(skips[end])}`).join(', ')}: ${from}. Check them against the old strings before cutting.`,
+      say('frame.skips proposed', {
+        skips: open.map((end) => `at the ${end} ${list(skips[end])}`).join(', '),
+        from,
+      }),
     );
   }
   if (bridgeHoles === null && stringing.mainsStart === null)
-    assumed.push(
-      'Holes in the bridge not counted: four a side stand in, so the mains start at the head. Count them.',
-    );
-  if (holes.tieOff.length === 0)
-    assumed.push(
-      'No tie-off holes entered: the nearest main hole stands in. Tie off only in a hole bored for it.',
-    );
+    assumed.push(say('frame.bridge assumed'));
+  if (holes.tieOff.length === 0) assumed.push(say('frame.tie-offs assumed'));
   return assumed;
 }

@@ -3,6 +3,7 @@
  * Sentences are ICU messages, so that plurals and choices are the translator's and not the code's.
  */
 import { IntlMessageFormat } from 'intl-messageformat';
+import { ADVICE_WORDS } from './advice';
 import { BENCH_WORDS } from './bench';
 import { FRAME_WORDS } from './frame';
 import { HOUSE_WORDS } from './house';
@@ -14,6 +15,7 @@ import { REFUSAL_WORDS } from './refusals';
 import { TIP_WORDS } from './tips';
 
 export const ENGLISH = {
+  ...ADVICE_WORDS,
   ...BENCH_WORDS,
   ...FRAME_WORDS,
   ...HOUSE_WORDS,

@@ -72,4 +72,21 @@ export const FRAME_WORDS = {
     'The first hole of the side, {side} mm below the tip, lies before the last one of the head. Each hole belongs in one row only.',
   'frame.ruled last of the side':
     'The last hole of the side, {at} mm below the tip, lies beyond the outermost one of the throat. Each hole belongs in one row only.',
+  'frame.not legal': '{beyond} The racket is not legal for play; strung because its owner insists.',
+  'frame.uneven':
+    'These holes do not go with evenly widening gaps: even spacing would skip {head} at the head and {throat} at the throat. Look at the frame once more.',
+  'frame.ruled otherwise':
+    'The ruled holes fit skips {head} at the head and {throat} at the throat better than those that were counted.',
+  'frame.ports':
+    'Open ports or a bar at {holes}: the string hooks round with no grommet to hold it. Put a spacer into a port whose cross is pulled in the upper half, and see that the string lies in its seat.',
+  'frame.double':
+    'Two barrels in one grommet at {holes}: use the upper ones on the left side and the lower ones on the right, all along.',
+  'frame.stepped down':
+    'The maker steps the last {strings} mains of each side and the outermost crosses down by {by} {unit} each.',
+  'frame.skips proposed':
+    'Skips {skips}: {from, select, ruler {proposed from the ruled holes} tie {proposed from the ruled holes, and it is a near tie} other {proposed from spacing, not read from the frame}}. Check them against the old strings before cutting.',
+  'frame.bridge assumed':
+    'Holes in the bridge not counted: four a side stand in, so the mains start at the head. Count them.',
+  'frame.tie-offs assumed':
+    'No tie-off holes entered: the nearest main hole stands in. Tie off only in a hole bored for it.',
 } as const;

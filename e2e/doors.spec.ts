@@ -1,0 +1,97 @@
+import { request as ask } from 'node:http';
+import { expect, test } from '@playwright/test';
+
+interface Asked {
+  readonly path: string;
+  readonly method?: string;
+  readonly headers: Readonly<Record<string, string>>;
+  readonly body?: string;
+}
+
+/** Asks the server as no browser would: with any Host, from any site. */
+const answerTo = (baseURL: string, { path, method = 'GET', headers, body }: Asked) =>
+  new Promise<{ status: number; text: string; policy: string }>((resolve, reject) => {
+    const asked = ask(new URL(path, baseURL), { method, headers }, (answer) => {
+      let text = '';
+      answer.setEncoding('utf8');
+      answer.on('data', (part: string) => (text += part));
+      answer.on('end', () =>
+        resolve({
+          status: answer.statusCode ?? 0,
+          text,
+          policy: String(answer.headers['content-security-policy']),
+        }),
+      );
+    });
+    asked.on('error', reject);
+    asked.end(body);
+  });
+
+test('another name, another site and too long a body are refused before anything runs', async ({
+  baseURL = '',
+}) => {
+  const host = new URL(baseURL).host;
+  const json = { 'content-type': 'application/json' };
+  const named = await answerTo(baseURL, { path: '/jobs', headers: { host: 'evil.example' } });
+  expect(named.status).toBe(421);
+  expect(named.text).toContain('This name is not one');
+  const strange = await answerTo(baseURL, {
+    path: '/strings/import/file',
+    method: 'POST',
+    headers: { host, origin: 'http://evil.example', ...json, 'content-length': '2' },
+    body: '{}',
+  });
+  expect(strange.status).toBe(403);
+  const long = await answerTo(baseURL, {
+    path: '/take-in',
+    method: 'POST',
+    headers: { host, ...json, 'content-length': '300000' },
+    body: 'x'.repeat(300_000),
+  });
+  expect(long.status).toBe(413);
+});
+
+test('pages run their own scripts only, on every main view', async ({ page, baseURL = '' }) => {
+  const policies = new Set<string>();
+  const broken: string[] = [];
+  page.on('console', (message) => {
+    if (/Content Security Policy/i.test(message.text())) broken.push(message.text());
+  });
+  const first = await page.goto('/');
+  const ticket = await page.locator('a[href^="/tickets/"]').first().getAttribute('href');
+  const number = /\d+/.exec(ticket ?? '')?.[0] ?? '1';
+  for (const path of [
+    '/',
+    '/take-in',
+    '/frames/new',
+    `/tickets/${number}/frame`,
+    `/tickets/${number}/setup`,
+    `/tickets/${number}/cut`,
+    `/tickets/${number}/pull`,
+    `/bench/${number}`,
+    '/workshop/house-rules',
+    '/same-feel',
+    '/practice',
+    '/nothing/here',
+  ]) {
+    const { policy } = await answerTo(baseURL, { path, headers: { host: new URL(baseURL).host } });
+    expect(policy).toMatch(/script-src 'self' 'nonce-[^']{20,}' 'strict-dynamic'/);
+    policies.add(policy);
+    await page.goto(path);
+    await page.waitForLoadState('networkidle');
+  }
+  expect(policies.size).toBe(12);
+  expect(first?.headers()['x-frame-options']).toBe('DENY');
+  expect(broken).toEqual([]);
+  // What is written into a page by somebody else does not run.
+  const ran = await page.evaluate(() => {
+    document.body.insertAdjacentHTML('beforeend', '<img src="x" onerror="window.ran = 1">');
+    const script = document.createElement('script');
+    script.textContent = 'window.ran = 2';
+    document.body.append(script);
+    return new Promise((resolve) =>
+      setTimeout(() => resolve((window as { ran?: number }).ran ?? 'nothing'), 300),
+    );
+  });
+  expect(ran).toBe('nothing');
+});
