@@ -48,7 +48,7 @@ export const bodyLimit = (path: string): number =>
 export function contentPolicy(nonce: string, path: string): string {
   return [
     "default-src 'self'",
-    `script-src 'self' 'nonce-${nonce}' 'strict-dynamic'`,
+    `script-src 'self' 'nonce-${nonce}'`,
     "style-src 'self' 'unsafe-inline'",
     "img-src 'self' data: blob:",
     `connect-src 'self'${path.startsWith('/bench/') ? ' ws: wss:' : ''}`,
