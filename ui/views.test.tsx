@@ -1,9 +1,8 @@
 /** The shared views as markup, from the same core values that the screens give them. */
 import { renderToStaticMarkup } from 'react-dom/server';
 import { describe, expect, it } from 'vitest';
-import { USUAL_ASSUMPTIONS } from '@/core/cut/lengths';
+import { USUAL_ASSUMPTIONS, type PieceLength } from '@/core/cut/lengths';
 import { planCut } from '@/core/cut/plan';
-import type { PieceLength } from '@/core/cut/lengths';
 import { bedOf } from '@/core/testing/frame-spec';
 import { newtons } from '@/core/measure/units';
 import { BedDrawing } from './bed/bed-drawing';

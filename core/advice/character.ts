@@ -3,9 +3,8 @@ import type { Newtons } from '../measure/quantities';
 import type { Family } from '../terms/family';
 import type { Sport } from '../terms/sport';
 import type { Talk } from './talk';
-import { NEWTONS_PER_KGF } from '../measure/units';
+import { NEWTONS_PER_KGF, type Pulls } from '../measure/units';
 import { MAIN_SHARE, mixesSoftAndMono, type StringClass, type Strung } from './rule';
-import type { Pulls } from '../measure/units';
 import { gaugeAbove } from './strung';
 
 export const TRAITS = ['power', 'control', 'comfort', 'spin', 'life', 'holding'] as const;

@@ -1,6 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import type { CaseChanges } from '../testing/advice-case';
-import { adviceCase, lastJob, ticketOf } from '../testing/advice-case';
+import { adviceCase, lastJob, ticketOf, type CaseChanges } from '../testing/advice-case';
 import { inTensionUnit, newtons } from '../measure/units';
 import { advise, spokenAgainst, type Proposal } from './advise';
 import { isMonofilament } from './rule';

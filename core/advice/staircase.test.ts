@@ -1,7 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import type { Family } from '../terms/family';
-import { FAMILIES } from '../terms/family';
+import { FAMILIES, type Family } from '../terms/family';
 import { HOUSE_QUESTIONS, USUAL_HOUSE } from '../house/house-rules';
 import { tensionCautions } from './tension';
 import {

@@ -6,11 +6,12 @@ import type { Sport } from '../terms/sport';
 import { USUAL_PULL_N } from '../measure/pull-limits';
 import { MONOFILAMENT_MOST_N } from './tension';
 import {
+  TICKET_STEP,
   formatTension,
   formatTicket,
   inTensionUnit,
   newtons,
-  TICKET_STEP,
+  type Pulls,
   type TensionUnit,
   type TicketTension,
 } from '../measure/units';
@@ -24,7 +25,6 @@ import {
   type Rule,
   type Strung,
 } from './rule';
-import type { Pulls } from '../measure/units';
 import { RULES } from './rules';
 import { add, sameFamilies, shareOfReference, TRANSLATIONS } from './translations';
 

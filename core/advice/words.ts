@@ -2,11 +2,12 @@
 import type { Mm } from '../measure/quantities';
 import { gaugeNumbers } from '../measure/gauge';
 import {
+  TICKET_STEP,
   formatTension,
   formatTicket,
   formatTicketConverted,
   inTensionUnit,
-  TICKET_STEP,
+  type Pulls,
   type TensionUnit,
   type TicketTension,
 } from '../measure/units';
@@ -14,7 +15,6 @@ import { TRAITS, type Change, type Hours, type Trait } from './character';
 import type { Reason } from './advise';
 import { ARM_CAUTION } from './talk';
 import type { AdviceCase, Confidence, LastJob, Source } from './rule';
-import type { Pulls } from '../measure/units';
 import type { Step } from './staircase';
 
 /**

@@ -7,14 +7,13 @@
  * Both ends of what is strung of a piece are held at all times: by a clamp on the end string, by the head or
  * a starting clamp beyond it, or by a knot.
  */
-import type { StringName } from '../terms/string-name';
+import { isMain, type StringName } from '../terms/string-name';
 import type { Bed } from '../frame/bed';
 import type { ClampSet } from '../house/machine';
 import { coveredHoles } from '../path/covers';
 import type { Path } from '../path/path';
 import { mostAhead, runsBeside, sideOf } from '../path/pull-order';
 import { placeName, type HolePlace } from '../path/segments';
-import { isMain } from '../terms/string-name';
 import { message, type Message } from '../terms/words/english';
 import type { Action, StrungEnd } from './actions';
 import * as bench from './state';

@@ -1,10 +1,9 @@
 /** What goes wrong at the bench, and the honest ways out of it. */
-import type { StringName } from '../terms/string-name';
+import { isMain, type StringName } from '../terms/string-name';
 import { z } from 'zod';
 import { say } from '../terms/words/english';
 import type { BenchStep } from './plan';
 import { isInside } from '../path/segments';
-import { isMain } from '../terms/string-name';
 import { strungAfter, type Sequence } from './sequence';
 import { undoSteps, type UndoStep } from './undo';
 

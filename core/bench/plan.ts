@@ -1,5 +1,5 @@
 /** What a job at the bench is planned from, and what one step of it is. */
-import type { StringName } from '../terms/string-name';
+import { isMain, type StringName } from '../terms/string-name';
 import type { Newtons } from '../measure/quantities';
 import type { Bed } from '../frame/bed';
 import type { BenchNote } from './notes';
@@ -8,7 +8,6 @@ import type { Action } from './actions';
 import type { Path } from '../path/path';
 import { pullLimits } from '../measure/pull-limits';
 import { type HolePlace, type Piece } from '../path/segments';
-import { isMain } from '../terms/string-name';
 import { steppedPulls } from '../advice/tension';
 import { newtons, type Pulls, type TicketTension } from '../measure/units';
 import type { StringingMachine } from '../house/machine';

@@ -3,12 +3,11 @@
  * differs from string to string (over or under which main a cross begins, which lane of the groove its run
  * takes, a port that wants its spacer), which is said each time. Common practice, no source.
  */
-import type { StringName } from '../terms/string-name';
+import { isMain, type StringName } from '../terms/string-name';
 import type { BenchPlan, BenchStep } from './plan';
+import { tightenedRuns } from '../path/covers';
 import { lanesOf, runName } from '../path/groove';
-import type { Path } from '../path/path';
 import { isInside, isRun, type InsideString, type Run } from '../path/segments';
-import { isMain } from '../terms/string-name';
 import { message, type Message } from '../terms/words/english';
 import type { NotePlace } from './notes';
 
@@ -130,24 +129,9 @@ function groovePlan({ bed, path }: BenchPlan): ReadonlyMap<StringName, Message> 
   if (used.size < 2) return new Map();
   const says = (run: Run) => message('tip.outer lane', { run: runName(run) });
   return new Map(
-    tightening(path).flatMap(([string, run]) =>
-      lane.get(run) === 1 ? [[string, says(run)] as const] : [],
+    tightenedRuns(path).flatMap(({ run, string, knot }) =>
+      !knot && lane.get(run) === 1 ? [[string, says(run)] as const] : [],
     ),
-  );
-}
-
-/** Each outside run with the string whose pull tightens it, which is the later of its two. */
-function tightening({ pieces, order }: Path): readonly (readonly [StringName, Run])[] {
-  const when = new Map(order.map((string, i) => [string, i]));
-  return pieces.flatMap(({ segments }) =>
-    segments.flatMap((segment, i) => {
-      if (segment.kind !== 'outside') return [];
-      const near = [segments[i - 1], segments[i + 1]].flatMap((each) =>
-        each?.kind === 'inside' ? [each.string] : [],
-      );
-      const later = near.toSorted((a, b) => (when.get(b) ?? 0) - (when.get(a) ?? 0))[0];
-      return later === undefined ? [] : [[later, segment] as const];
-    }),
   );
 }
 

@@ -1,5 +1,5 @@
 /** Which methods a frame can take, what speaks against each, and how they compare. */
-import type { StringName } from '../terms/string-name';
+import { isMain, type StringName } from '../terms/string-name';
 import type { Mm } from '../measure/quantities';
 import { z } from 'zod';
 import type { Bed } from '../frame/bed';
@@ -13,7 +13,6 @@ import { opposite, otherSide, type Side } from '../terms/ends';
 import { beforeKnots, crossesEnd, runsOf, type Path, type PathChoice } from '../path/path';
 import { planCut, type PlannedString } from './plan';
 import { placeName } from '../path/segments';
-import { isMain } from '../terms/string-name';
 import type { Sport } from '../terms/sport';
 import { crossFinish } from '../frame/pattern';
 

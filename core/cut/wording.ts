@@ -1,5 +1,5 @@
 /** Sentences that several places of the application and of a record say in the same words. */
-import type { StringName } from '../terms/string-name';
+import { isMain, type StringName } from '../terms/string-name';
 import type { Mm } from '../measure/quantities';
 import type { Bed } from '../frame/bed';
 import type { Covered } from '../path/covers';
@@ -8,7 +8,6 @@ import { letter } from '../frame/holes';
 import type { End, Side } from '../terms/ends';
 import type { SourceCheck } from './plan';
 import { placeName, type Piece } from '../path/segments';
-import { isMain } from '../terms/string-name';
 import type { Knot } from '../path/tie-off';
 import { formatFeet, formatMetres, formatStringLength, type LengthSystem } from '../measure/units';
 

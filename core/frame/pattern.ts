@@ -1,6 +1,5 @@
 /** Where the mains start and finish, and on which side the crosses finish. */
-import type { End, Side } from '../terms/ends';
-import { opposite, otherSide } from '../terms/ends';
+import { opposite, otherSide, type End, type Side } from '../terms/ends';
 
 /**
  * The end of the centre loop. With an even number of bridge holes a side the loop is at the head,

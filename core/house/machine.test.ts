@@ -1,7 +1,12 @@
 import { describe, expect, it } from 'vitest';
-import { USUAL_MACHINE } from './machine';
+import {
+  USUAL_MACHINE,
+  betweenMachines,
+  machineKindSchema,
+  pullKindOf,
+  stringingMachine,
+} from './machine';
 import { USUAL_HOUSE } from './house-rules';
-import { betweenMachines, machineKindSchema, pullKindOf, stringingMachine } from './machine';
 import { inTensionUnit, newtons } from '../measure/units';
 
 describe('a machine', () => {

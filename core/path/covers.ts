@@ -1,12 +1,11 @@
 /** What the outside runs of a path cover that is still needed, and what its turns bear on. */
-import type { StringName } from '../terms/string-name';
+import { isMain, type StringName } from '../terms/string-name';
 import type { Mm } from '../measure/quantities';
 import type { Bed } from '../frame/bed';
 import { coveredBy, rimAlong } from './groove';
 import type { Hole } from '../frame/holes';
 import type { Path } from './path';
-import { isRun, placeName, type HolePlace, type Piece, type Run } from './segments';
-import { isMain } from '../terms/string-name';
+import { isRun, placeName, type HolePlace, type Piece, type Run, type Segment } from './segments';
 import type { Sport } from '../terms/sport';
 
 export interface Covered {
@@ -53,7 +52,7 @@ export function coveredHoles(bed: Bed, path: Path): readonly Covered[] {
     note(knot, { string: knot.string, knot: true, when: knot.tiedAfter + 0.5 });
 
   const covered: (Covered & { readonly when: number })[] = [];
-  for (const { run, string, knot, moment } of tightened(path, when)) {
+  for (const { run, string, knot, moment } of tightenedRuns(path)) {
     for (const place of coveredBy(bed, run))
       for (const need of uses.get(placeName(place)) ?? [])
         if (need.when > moment && need.string !== string)
@@ -78,28 +77,37 @@ export function coveredHoles(bed: Bed, path: Path): readonly Covered[] {
   }));
 }
 
-/** Each run with the pull that tightens it: the later of the two strings that it joins, or the knot. */
-function tightened(
-  path: Path,
-  when: (string: StringName) => number,
-): readonly {
+export interface Tightened {
   readonly run: Run;
+  /** The string whose pull tightens it, or whose knot does. */
   readonly string: StringName;
   readonly knot: boolean;
+  /** Place of that pull in the order; a knot comes half a place after the last that it waits for. */
   readonly moment: number;
-}[] {
+}
+
+/**
+ * Each run with what tightens it: the pull of the later of the two strings that it joins, or the knot.
+ *
+ * @example
+ * tightenedRuns(usual.path).filter(({ knot }) => knot).map(({ string }) => string) // ['M8L', 'M8R', 'C1', 'C19']
+ */
+export function tightenedRuns(path: Path): readonly Tightened[] {
+  const at = times(path);
+  const when = (string: StringName) => at.get(string) ?? 0;
+  const nameOf = (segment: Segment | undefined) =>
+    segment?.kind === 'inside' ? segment.string : undefined;
   const tied = (string: StringName) =>
     path.knots.find((knot) => knot.string === string)?.tiedAfter ?? when(string);
   return path.pieces.flatMap(({ segments }) =>
-    segments.flatMap((segment, i) => {
-      const near = [segments[i - 1], segments[i + 1]].flatMap((each) =>
-        each?.kind === 'inside' ? [each.string] : [],
-      );
-      if (!isRun(segment)) return [];
-      const string = near.toSorted((a, b) => when(b) - when(a))[0];
+    segments.flatMap((run, i): readonly Tightened[] => {
+      if (!isRun(run)) return [];
+      const [before, after] = [nameOf(segments[i - 1]), nameOf(segments[i + 1])];
+      const isLater = before === undefined || (after !== undefined && when(after) > when(before));
+      const string = isLater ? after : before;
       if (string === undefined) return [];
-      const knot = segment.kind === 'tie-off run';
-      return [{ run: segment, string, knot, moment: knot ? tied(string) + 0.5 : when(string) }];
+      const knot = run.kind === 'tie-off run';
+      return [{ run, string, knot, moment: knot ? tied(string) + 0.5 : when(string) }];
     }),
   );
 }

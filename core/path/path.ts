@@ -2,12 +2,11 @@
  * The way of the string, by every method: each piece as an ordered list of segments from one free
  * tail to the other, the order in which the strings are pulled, and the knots.
  */
-import type { StringName } from '../terms/string-name';
+import { crossName, mainName, type StringName } from '../terms/string-name';
 import type { Bed } from '../frame/bed';
 import type { Hole } from '../frame/holes';
 import type { Method } from '../terms/method';
-import { SIDES, type End, type Side } from '../terms/ends';
-import { opposite, otherSide } from '../terms/ends';
+import { SIDES, opposite, otherSide, type End, type Side } from '../terms/ends';
 import {
   isRun,
   type HolePlace,
@@ -16,7 +15,6 @@ import {
   type Run,
   type Segment,
 } from './segments';
-import { crossName, mainName } from '../terms/string-name';
 import { chooseKnots, type Knot } from './tie-off';
 
 export interface Path {

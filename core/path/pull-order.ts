@@ -1,11 +1,9 @@
 /** In which order the strings are pulled, by the custom of the bench, and how far the sides differ meanwhile. */
-import type { StringName } from '../terms/string-name';
+import { isMain, type StringName } from '../terms/string-name';
 import type { HouseRules } from '../house/house-rules';
-import type { Side } from '../terms/ends';
+import { otherSide, type Side } from '../terms/ends';
 import type { Path } from './path';
-import { otherSide } from '../terms/ends';
 import { isInside } from './segments';
-import { isMain } from '../terms/string-name';
 import type { Sport } from '../terms/sport';
 
 /** What of a house's customs decides the order of the pulls. */

@@ -1,12 +1,11 @@
 /** Which hole each tail is tied off in. */
-import type { StringName } from '../terms/string-name';
+import { crossName, isMain, mainName, type StringName } from '../terms/string-name';
 import type { Mm } from '../measure/quantities';
 import type { Bed } from '../frame/bed';
 import { crossovers } from './groove';
 import type { Hole } from '../frame/holes';
 import type { End, Side } from '../terms/ends';
 import { type HolePlace, type Run } from './segments';
-import { crossName, isMain, mainName } from '../terms/string-name';
 
 export interface Knot {
   /** The string whose tail it is. */

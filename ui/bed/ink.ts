@@ -1,5 +1,5 @@
 /** The bed as SVG path data, in millimetres with y downwards; computed once per bed and path. */
-import type { StringName } from '@/core/terms/string-name';
+import { crossName, mainName, type StringName } from '@/core/terms/string-name';
 import { curveCatmullRom, line } from 'd3';
 import type { Bed } from '@/core/frame/bed';
 import type { Hole } from '@/core/frame/holes';
@@ -8,7 +8,6 @@ import { halfPerimeter, offsetRun } from '@/core/frame/outline';
 import type { Side } from '@/core/terms/ends';
 import { mainIsOver, mainsAcross, meets } from '@/core/path/path';
 import { type Run } from '@/core/path/segments';
-import { crossName, mainName } from '@/core/terms/string-name';
 
 export interface Point {
   readonly x: number;

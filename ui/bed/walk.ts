@@ -1,12 +1,11 @@
 /** The bed in words: what the pointer or the arrow keys name, one string, run or hole at a time. */
-import type { StringName } from '@/core/terms/string-name';
+import { isMain, type StringName } from '@/core/terms/string-name';
 import type { Bed } from '@/core/frame/bed';
 import { coveredBy, rimAlong } from '@/core/path/groove';
 import type { Hole } from '@/core/frame/holes';
 import { passageMm } from '@/core/cut/lengths';
 import type { Path } from '@/core/path/path';
 import { placeName, type HolePlace, type Segment } from '@/core/path/segments';
-import { isMain } from '@/core/terms/string-name';
 import { formatHeadDimension, type LengthSystem } from '@/core/measure/units';
 import { stringLines } from './ink';
 

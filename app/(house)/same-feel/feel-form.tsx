@@ -3,9 +3,8 @@
 import { useState } from 'react';
 import type { StretchOf } from '@/core/advice/same-feel';
 import { printedRange, type FrameSpec } from '@/core/frame/frame';
-import { betweenMachines } from '@/core/house/machine';
+import { betweenMachines, type PullKind } from '@/core/house/machine';
 import { parseTicketTension } from '@/core/measure/parsing';
-import type { PullKind } from '@/core/house/machine';
 import { tensionCautions } from '@/core/advice/tension';
 import {
   formatTicket,

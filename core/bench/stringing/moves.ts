@@ -1,9 +1,8 @@
 /** The first pass: what is threaded and pulled, string by string, in the order of the pulls. */
-import type { StringName } from '../../terms/string-name';
+import { isMain, type StringName } from '../../terms/string-name';
 import type { Newtons } from '../../measure/quantities';
 import { schoolWhy } from '../../house/house-rules';
 import { formatTension } from '../../measure/units';
-import { isMain } from '../../terms/string-name';
 import { message, type Message } from '../../terms/words/english';
 import type { Action, StrungEnd, Way } from '../actions';
 import type { BenchPlan, BenchStep, StepKind } from '../plan';

@@ -1,8 +1,7 @@
 import { z } from 'zod';
 import { plainFigures } from '@/core/measure/figures';
-import { MOUNT_POINTS } from '@/core/house/machine';
+import { MOUNT_POINTS, clampKindSchema, machineKindSchema } from '@/core/house/machine';
 import { cutAssumptionsSchema } from '@/core/cut/lengths';
-import { clampKindSchema, machineKindSchema } from '@/core/house/machine';
 import { parseLength } from '@/core/measure/parsing';
 import { failure, success } from '@/core/terms/result';
 import { nameText, optionalReading, reading } from '@/core/measure/reading';
