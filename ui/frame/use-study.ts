@@ -1,10 +1,10 @@
 'use client';
 
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useState } from 'react';
 import type { Study } from '@/core/frame/bed';
 import type { FrameSpec } from '@/core/frame/frame';
 import type { Mend } from '@/core/frame/single-fixes';
-import type { StudyAnswer, StudyQuestion } from '@/workers/study.worker';
+import { askStudy } from './ask-study';
 
 export interface LiveStudy {
   /** Of the latest spec that could be read, or of the one before while the worker is at it. */
@@ -24,26 +24,18 @@ export function useStudy(spec: FrameSpec | undefined, first: Study | undefined):
     drawn: first?.bed ? first : undefined,
     mends: [],
   });
-  const worker = useRef<Worker>(undefined);
-  const asked = useRef(0);
-
-  useEffect(() => {
-    const started = new Worker(new URL('../../workers/study.worker.ts', import.meta.url), {
-      type: 'module',
-    });
-    worker.current = started;
-    started.addEventListener('message', ({ data }: MessageEvent<StudyAnswer>) => {
-      if (data.id !== asked.current) return;
-      const { study, mends } = data;
-      setLive((before) => ({ study, mends, drawn: study.bed ? study : before.drawn }));
-    });
-    return () => started.terminate();
-  }, []);
 
   useEffect(() => {
     if (!spec) return;
-    const question: StudyQuestion = { id: ++asked.current, spec };
-    worker.current?.postMessage(question);
+    let wanted = true;
+    void askStudy(spec).then((answer) => {
+      if (!wanted || !answer) return;
+      const { study, mends } = answer;
+      setLive((before) => ({ study, mends, drawn: study.bed ? study : before.drawn }));
+    });
+    return () => {
+      wanted = false;
+    };
   }, [spec]);
 
   return live;

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { checkFrame } from '@/core/frame/contradictions';
-import type { FrameSpec } from '@/core/frame/frame';
+import type { FrameProblem, FrameSpec } from '@/core/frame/frame';
 import { methodSchema } from '@/core/terms/method';
 import {
   parseCount,
@@ -109,18 +109,38 @@ export const frameEntryReading = (houseUnit: TensionUnit) =>
       return { name: entry.name, spec };
     });
 
+type Frame = z.output<ReturnType<typeof frameEntryReading>>;
+
+/** Says each problem at the field of the form that it is about. */
+function sayAtFields(
+  problems: readonly FrameProblem[],
+  { spec }: Frame,
+  add: (issue: { code: 'custom'; path: string[]; message: string }) => void,
+): void {
+  const measured = typeof spec.head.outline !== 'string';
+  for (const { field, problem } of problems)
+    add({
+      code: 'custom',
+      path: [field === 'outline' && measured ? 'widths' : field],
+      message: problem,
+    });
+}
+
 /** The same, refused at its fields while its facts contradict one another. */
 export const frameEntrySchema = (houseUnit: TensionUnit) =>
   frameEntryReading(houseUnit).transform((frame, context) => {
     const checked = checkFrame(frame.spec);
-    if (checked.ok) return frame;
-    const measured = typeof frame.spec.head.outline !== 'string';
-    for (const { field, problem } of checked.problems)
-      context.addIssue({
-        code: 'custom',
-        path: [field === 'outline' && measured ? 'widths' : field],
-        message: problem,
-      });
+    if (!checked.ok) sayAtFields(checked.problems, frame, (issue) => context.addIssue(issue));
+    return frame;
+  });
+
+/** The same on a page, where somebody else counts: the solver never works on the page's own thread. */
+export const frameEntryCountedBy = (
+  houseUnit: TensionUnit,
+  problemsOf: (spec: FrameSpec) => Promise<readonly FrameProblem[]>,
+) =>
+  frameEntryReading(houseUnit).transform(async (frame, context) => {
+    sayAtFields(await problemsOf(frame.spec), frame, (issue) => context.addIssue(issue));
     return frame;
   });
 

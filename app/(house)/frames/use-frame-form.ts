@@ -10,8 +10,14 @@ import { parseHoleLabels, parseHoleNumbers, parseTieOffs } from '@/core/measure/
 import type { TensionUnit } from '@/core/measure/units';
 import type { FormAnswer } from '@/ui/form/result';
 import { useKeptForm } from '@/ui/form/use-kept-form';
+import { askStudy } from '@/ui/frame/ask-study';
 import { useStudy } from '@/ui/frame/use-study';
-import { frameEntryOf, frameEntryReading, frameEntrySchema, type FrameEntry } from './frame-entry';
+import {
+  frameEntryCountedBy,
+  frameEntryOf,
+  frameEntryReading,
+  type FrameEntry,
+} from './frame-entry';
 
 /** What a tap on a hole of the drawing marks it as. */
 export const MARKS = ['skip', 'tie-off', 'shared'] as const;
@@ -41,9 +47,11 @@ export interface FrameOf {
   readonly houseUnit: TensionUnit;
 }
 
+const problemsOf = async (spec: FrameSpec) => (await askStudy(spec))?.study.problems ?? [];
+
 /** A frame while it is entered: its form, its study, and what a tap on the drawing writes into the form. */
 export function useFrameForm({ name, version, initial, study, save, houseUnit }: FrameOf) {
-  const schema = useMemo(() => frameEntrySchema(houseUnit), [houseUnit]);
+  const schema = useMemo(() => frameEntryCountedBy(houseUnit, problemsOf), [houseUnit]);
   const form = useKeptForm<FrameEntry>({
     name,
     version,
