@@ -16,8 +16,21 @@ import { mostAhead, runsBeside, sideOf } from '../path/pull-order';
 import { placeName, type HolePlace } from '../path/segments';
 import { message, type Message } from '../terms/words/english';
 import type { Action, StrungEnd } from './actions';
-import * as bench from './state';
-import { isInUse, isLast, isTense, isThreaded, isTied, seatOf, type BenchState } from './state';
+import {
+  apply,
+  isInUse,
+  isLast,
+  isTense,
+  isThreaded,
+  isTied,
+  lastPull,
+  openState,
+  reachOf,
+  seatOf,
+  stillNeeds,
+  type BenchState,
+  type Hold,
+} from './state';
 
 /** What each string is set to, and the last one before a knot, N. */
 export interface Figures {
@@ -40,7 +53,7 @@ const SAME_N = 0.01;
 /** An empty ledger for a path whose strings stand in the order of the pulls. */
 export function openLedger(bed: Bed, path: Path, machine: ClampSet, figures: Figures): Ledger {
   const covered = coveredHoles(bed, path);
-  let state = bench.openState(path, covered);
+  let state = openState(path, covered);
   const holes = new Map(
     bed.holes.flatMap((hole) =>
       (['left', 'right'] as const).map(
@@ -98,7 +111,7 @@ export function openLedger(bed: Bed, path: Path, machine: ClampSet, figures: Fig
     const hole = placeName(at);
     if (state.strands.includes(hole)) return message('ledger.strand twice', { hole });
     if (state.shut.has(hole)) return message('ledger.strand too late', { hole });
-    return covered.some((cover) => placeName(cover.at) === hole && bench.stillNeeds(state, cover))
+    return covered.some((cover) => placeName(cover.at) === hole && stillNeeds(state, cover))
       ? undefined
       : message('ledger.strand for nothing', { hole });
   }
@@ -140,7 +153,7 @@ export function openLedger(bed: Bed, path: Path, machine: ClampSet, figures: Fig
     const { string, way } = end;
     const { piece, at } = seatOf(state, string);
     if (isTied(state, end)) return message('ledger.tied off', { string });
-    const reach = bench.reachOf(state, end);
+    const reach = reachOf(state, end);
     if (at !== reach[way === 1 ? 1 : 0]) return message('ledger.out of reach', { string });
     const missing = state.layout.pieces[piece]
       ?.slice(reach[0], reach[1] + 1)
@@ -191,8 +204,7 @@ export function openLedger(bed: Bed, path: Path, machine: ClampSet, figures: Fig
     if (!isLast(state, action)) return message('ledger.no end', { string });
     if (isTied(state, action)) return message('ledger.tied twice', { string });
     if (!state.tense[piece]?.includes(at)) return message('ledger.tied unpulled', { string });
-    if (bench.lastPull(state, string) !== action.way)
-      return message('ledger.tied early', { string });
+    if (lastPull(state, string) !== action.way) return message('ledger.tied early', { string });
     if (!state.holds.some((hold) => hold.piece === piece && hold.at === at))
       return message('ledger.tied unheld', { string });
     const [hole, right] = [placeName(action.at), knotAt(action)];
@@ -203,7 +215,7 @@ export function openLedger(bed: Bed, path: Path, machine: ClampSet, figures: Fig
       : message('ledger.under a run, knot', { hole, over, string });
   }
 
-  const mayRelease = (by: bench.Hold['by']): Message | undefined =>
+  const mayRelease = (by: Hold['by']): Message | undefined =>
     isInUse(state, by) ? undefined : message('ledger.holds nothing', { by });
 
   function mayDo(action: Action): Message | undefined {
@@ -233,7 +245,7 @@ export function openLedger(bed: Bed, path: Path, machine: ClampSet, figures: Fig
   function take(action: Action): Message | undefined {
     const problem = mayDo(action);
     if (problem) return problem;
-    state = bench.apply(state, action);
+    state = apply(state, action);
     return slackIn(state);
   }
 
