@@ -35,6 +35,8 @@ const HOSTS = hostsNamed(process.env.ORTHOTENS_HOSTS);
 const OTHER_HOST =
   'This name is not one that the application is served by. Open it by its address, or name it in ORTHOTENS_HOSTS.';
 
+const TOO_LONG = 'That is too long for this page.';
+
 /** Why a request is not let in; undefined where it is. */
 async function refusalOf(request: NextRequest): Promise<NextResponse | undefined> {
   const { headers, method } = request;
@@ -46,13 +48,15 @@ async function refusalOf(request: NextRequest): Promise<NextResponse | undefined
   if (!isOurOrigin(headers.get('origin'), host))
     return refused('Another site sent this, and nothing was done.', 403);
   const length = headers.get('content-length');
-  if (length === null) return refused('Say how long it is.', 411);
-  if (Number(length) > bodyLimit(path)) return refused('That is too long for this page.', 413);
+  if (length !== null && Number(length) > bodyLimit(path)) return refused(TOO_LONG, 413);
   if (headers.has('next-action')) {
     const type = headers.get('content-type') ?? '';
-    if (!type.startsWith('text/plain') || !isPlainMessage(await request.text()))
+    const text = await request.text();
+    // One part of the server hands an action on to another without saying how long it is.
+    if (Buffer.byteLength(text) > bodyLimit(path)) return refused(TOO_LONG, 413);
+    if (!type.startsWith('text/plain') || !isPlainMessage(text))
       return refused('This is no message of a page of this application.');
-  }
+  } else if (length === null) return refused('Say how long it is.', 411);
   return undefined;
 }
 
