@@ -56,7 +56,8 @@ export function BenchFrame({
     return () => main?.removeEventListener('click', giveBack);
   }, []);
   const step = steps[done];
-  const strung = strungAfter(sequence, done);
+  // The head's reading draws this anew many times a second; what is in changes with the step alone.
+  const strung = useMemo(() => strungAfter(sequence, done), [sequence, done]);
   // The drawing shows what is in and, bright, the string in hand.
   const pulls = step?.kind === 'pull' || step?.kind === 'pull again';
   const inHand = pulls && !secret ? step.string : undefined;
@@ -83,17 +84,10 @@ export function BenchFrame({
   const turns = drawn.join();
   const shown = useMemo(() => {
     if (inTurn) return knotted;
-    const turn = (string: StringName) => {
-      const at = turns.split(',').indexOf(string);
-      return at < 0 ? Infinity : at;
-    };
-    const first = knotted.order.filter((each) => turn(each) < Infinity);
+    const first = turns.split(',') as StringName[];
     return {
       ...knotted,
-      order: [
-        ...first.toSorted((a, b) => turn(a) - turn(b)),
-        ...knotted.order.filter((each) => turn(each) === Infinity),
-      ],
+      order: [...first, ...knotted.order.filter((each) => !first.includes(each))],
     };
   }, [inTurn, knotted, turns]);
   return (

@@ -201,9 +201,8 @@ function threadedBy(
 }
 
 function pulledBy(state: BenchState, pull: Pull): BenchState {
-  const end: StrungEnd = { string: pull.string, way: pull.way };
-  const { piece } = seatOf(state, end.string);
-  const reach = reachOf(state, end);
+  const { piece } = seatOf(state, pull.string);
+  const reach = reachOf(state, pull);
   const row = state.layout.pieces[piece] ?? [];
   const [first, last] = state.tense[piece] ?? [reach[1] + 1, reach[1]];
   const came = [...row.slice(reach[0], first), ...row.slice(last + 1, reach[1] + 1)];
@@ -213,7 +212,7 @@ function pulledBy(state: BenchState, pull: Pull): BenchState {
     strung: [...state.strung, ...came],
     pulls: [...state.pulls, pull],
   };
-  return shutBy(held(pulled, end, 'head'), end.string, false);
+  return shutBy(held(pulled, pull, 'head'), pull.string, false);
 }
 
 /** A clamp holds the end that the head pulls towards just now, else the end that its string is. */

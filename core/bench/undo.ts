@@ -2,7 +2,7 @@
 import type { StringName } from '../terms/string-name';
 import type { Newtons } from '../measure/quantities';
 import type { Path } from '../path/path';
-import { english, message, sentence, type Message } from '../terms/words/english';
+import { english, listed, message, sentence, type Message } from '../terms/words/english';
 import type { Holder } from './actions';
 import type { BenchStep } from './plan';
 import { applyAll, stateAfter, type BenchState } from './state';
@@ -58,9 +58,7 @@ export function handWords({ path, steps }: Steps, done: number): string | undefi
         : message('hands.move', { holder, from, to }),
     ];
   });
-  return moves.length > 0
-    ? english(message('hands.all', { moves: moves.map(english) }))
-    : undefined;
+  return moves.length > 0 ? listed(moves.map(english)) : undefined;
 }
 
 /**

@@ -1,7 +1,6 @@
 /** The third pass: the clamps of every move, and the ties in the order in which clamps are there for them. */
 import { placeName } from '../../path/segments';
 import { message } from '../../terms/words/english';
-import type { Action } from '../actions';
 import { clampOnto, lendingWords } from '../clamps';
 import type { BenchPlan, BenchStep } from '../plan';
 import { applyAll, holderOf, lastPull, openState } from '../state';
@@ -39,7 +38,6 @@ export function clampedSteps(
   /** What the starting clamp holds is taken in the head again, and clamped for its knot. */
   function takeFromStartingClamp({ string, way }: DueKnot): void {
     const pullN = ends.knotN(string);
-    const pull: Action = { do: 'pull', string, way, pullN };
     const isFirst = lastPull(state, string) === undefined;
     add({
       step: {
@@ -52,7 +50,7 @@ export function clampedSteps(
         ...ends.inAndOut(string, way),
         pullN,
       },
-      hands: isFirst ? [pull, { do: 'free', holder: 'starting clamp' }] : [pull],
+      hands: [{ do: 'pull', string, way, pullN }],
       clamped: [{ string, way }],
     });
   }

@@ -69,10 +69,7 @@ export function movesOf(plan: BenchPlan, ends: Ends): readonly Move[] {
 
   /** A string that a starting clamp held is pulled by itself, and that clamp comes off. */
   function pullFromClamp(end: StrungEnd, pullN: Newtons, words: Message): void {
-    const hands: readonly Action[] = [
-      { do: 'pull', ...end, pullN },
-      { do: 'free', holder: 'starting clamp' },
-    ];
+    const hands: readonly Action[] = [{ do: 'pull', ...end, pullN }];
     const place = ends.inAndOut(end.string, end.way);
     add('pull', [words], { hands, clamped: [end] }, { ...place, pullN });
   }

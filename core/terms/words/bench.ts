@@ -70,7 +70,6 @@ export const BENCH_WORDS = {
   'step.release': 'Release the mounts and take the racket off',
   'step.last look': 'Weave, gaps, knots; no crossover outside, no crushed spot',
 
-  'hands.all': '{moves}',
   'hands.off': '{holder} off {from}',
   'hands.on': '{holder} on {to}',
   'hands.move': '{holder} from {from} to {to}',

@@ -34,8 +34,6 @@ export type PlainKey = {
   [K in MessageKey]: ValuesOf<(typeof ENGLISH)[K]> extends [] ? K : never;
 }[MessageKey];
 
-const NO_VALUES: Message['values'] = {};
-
 /**
  * A sentence to be said, with what it is about; a key or a value that is missing does not compile.
  *
@@ -45,9 +43,18 @@ const NO_VALUES: Message['values'] = {};
 export const message = <K extends MessageKey>(
   key: K,
   ...[values]: ValuesOf<(typeof ENGLISH)[K]>
-): Message => ({ key, values: values ?? NO_VALUES });
+): Message => ({ key, values: values ?? {} });
 
-const listed = new Intl.ListFormat('en', { type: 'conjunction' });
+const lists = new Intl.ListFormat('en', { type: 'conjunction' });
+
+/**
+ * Several things in a row.
+ *
+ * @example
+ * listed(['clamp 1', 'clamp 2']) // 'clamp 1 and clamp 2'
+ */
+export const listed = (words: readonly string[]): string => lists.format(words);
+
 const formats = new Map<MessageKey, IntlMessageFormat>();
 
 function formatOf(key: MessageKey): IntlMessageFormat {
@@ -59,7 +66,7 @@ function formatOf(key: MessageKey): IntlMessageFormat {
 }
 
 const asText = (value: Value): string | number =>
-  typeof value === 'object' ? listed.format(value) : value;
+  typeof value === 'object' ? listed(value) : value;
 
 /**
  * A message in English; of several, each is a clause that goes on from the one before it.
@@ -70,8 +77,9 @@ const asText = (value: Value): string | number =>
 export function english(said: Message | readonly Message[]): string {
   if (!('key' in said)) return said.map(english).join('');
   const { key, values } = said;
-  if (values === NO_VALUES) return ENGLISH[key];
   const texts = Object.entries(values).map(([name, value]) => [name, asText(value)] as const);
+  // Most sentences ask for nothing, and need no formatter made for them.
+  if (texts.length === 0) return ENGLISH[key];
   return String(formatOf(key).format(Object.fromEntries(texts)));
 }
 

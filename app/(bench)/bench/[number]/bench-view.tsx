@@ -51,6 +51,7 @@ export function BenchView(props: BenchViewProps) {
   const closed = props.closed || bench.closed;
   const at = useStep({ sequence, bench, machine, families: props.families, closed });
   const { done, step, head, pullN, setN, wayOut, sound, setPanel } = at;
+  const hands = useMemo(() => handWords(sequence, done), [sequence, done]);
   useWakeLock();
   return (
     <BenchFrame
@@ -100,7 +101,7 @@ export function BenchView(props: BenchViewProps) {
       ) : wayOut ? (
         <WayOutView way={wayOut} unit={unit} />
       ) : step ? (
-        <StepInHand step={step} hands={handWords(sequence, done)} unit={unit} small={at.byHead} />
+        <StepInHand step={step} hands={hands} unit={unit} small={at.byHead} />
       ) : (
         <p className="figure text-[min(14vw,13vh,4.5rem)] leading-tight">
           All is done. Hand it over.
