@@ -52,10 +52,13 @@ for (const path of PAGES)
     expect(await page.evaluate(() => document.fonts.check('16px Barlow'))).toBe(true);
     expect(outside).toEqual([]);
     expect(errors).toEqual([]);
-    const { violations } = await new AxeBuilder({ page })
-      .withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa'])
-      .analyze();
-    expect(violations.map(({ id, nodes }) => `${id}: ${nodes[0]?.html}`)).toEqual([]);
+    // Names and colours of a form settle when its code has started, which a busy machine does late.
+    await expect(async () => {
+      const { violations } = await new AxeBuilder({ page })
+        .withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa'])
+        .analyze();
+      expect(violations.map(({ id, nodes }) => `${id}: ${nodes[0]?.html}`)).toEqual([]);
+    }).toPass({ timeout: 60_000 });
   });
 
 test('the palette finds a client, a job by its number and an action, from the keyboard', async ({
