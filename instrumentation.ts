@@ -3,7 +3,11 @@ export async function register(): Promise<void> {
   if (process.env.NEXT_RUNTIME !== 'nodejs') return;
   const { keepLogShort, quietErrors } = await import('./scripts/server-log');
   quietErrors();
-  const { ORTHOTENS_BACKUPS: folder, ORTHOTENS_LOG: log, DATABASE_URL: address } = process.env;
+  const {
+    ORTHOTENS_BACKUPS: folder,
+    ORTHOTENS_LOG: log,
+    ORTHOTENS_OWNER_URL: address,
+  } = process.env;
   if (log) keepLogShort(log);
   if (!folder || !address) return;
   const { backUpDaily } = await import('./db/backup/daily');

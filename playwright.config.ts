@@ -1,4 +1,5 @@
 import { defineConfig } from '@playwright/test';
+import { OWNER } from './e2e/people';
 
 const port = process.env.ORTHOTENS_PORT ?? '3600';
 const headPort = process.env.ORTHOTENS_HEAD_PORT ?? '3700';
@@ -7,7 +8,16 @@ const baseURL = `http://127.0.0.1:${port}`;
 /** Started by `npm test`, which makes the build and the database and names the browser. */
 export default defineConfig({
   testDir: './e2e',
-  testMatch: '*.spec.ts',
+  projects: [
+    { name: 'door', testMatch: 'sign-in.setup.ts' },
+    {
+      name: 'workshop',
+      testMatch: '*.spec.ts',
+      dependencies: ['door'],
+      // As the owner, unless a test comes in as somebody else.
+      use: { storageState: OWNER },
+    },
+  ],
   outputDir: './.orthotens/interface-tests',
   // All tests share one workshop; each brings names of its own.
   fullyParallel: true,

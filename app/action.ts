@@ -1,8 +1,9 @@
 /** The one door of every server action: what comes in is looked at before anything is done with it. */
 import { z } from 'zod';
 import { isBusy, isRefusal } from '@/db/saving';
-import type { OpenWorkshop } from '@/db/workshop';
-import { MADE_FOR_ANOTHER, openedFor } from './workshop-stamp';
+import type { Deed } from '@/core/house/policy';
+import type { OpenHouse } from './identity/at-work';
+import { letIn } from './workshop-stamp';
 
 type Schemas = readonly z.ZodType[];
 type Inputs<S extends Schemas> = { -readonly [K in keyof S]: z.input<S[K]> };
@@ -26,33 +27,33 @@ export const wayOn = z
 export const entryOf = <T>() => z.custom<T>((value) => typeof value === 'object' && value !== null);
 
 /**
- * A server action for the workshop that its page was made for. What is not as `schemas` want it, comes
- * from a page of another workshop or is not taken by the database is answered by `refuse`, in one
- * sentence and with nothing done.
+ * A server action for the workshop that its page was made for, by somebody who may do it there. What is not
+ * as `schemas` want it, comes from somebody else or from a page of another workshop, or is not taken by the
+ * database is answered by `refuse`, in one sentence and with nothing done.
  */
 export function action<const S extends Schemas, Answer>(
+  deed: Deed,
   refuse: (sentence: string) => Answer,
   schemas: S,
-  work: (open: OpenWorkshop, ...args: Outputs<S>) => Promise<Answer>,
+  work: (open: OpenHouse, ...args: Outputs<S>) => Promise<Answer>,
 ): (madeFor: string, ...args: Inputs<S>) => Promise<Answer> {
   const shape = z.tuple(schemas as unknown as [z.ZodType, ...z.ZodType[]]);
   return async (madeFor, ...args) => {
+    const entry = await letIn(madeFor, deed);
+    if ('refused' in entry) return refuse(entry.refused);
     const read = shape.safeParse(args);
     if (!read.success) return refuse(ODD);
-    return inWorkshop(refuse, madeFor, (open) => work(open, ...(read.data as Outputs<S>)));
+    return taken(refuse, () => work(entry.open, ...(read.data as Outputs<S>)));
   };
 }
 
-/** Works in the workshop that the sender was made for; what is not taken is answered in one sentence. */
-async function inWorkshop<Answer>(
+/** Does the work; what the database does not take is answered in one sentence. */
+async function taken<Answer>(
   refuse: (sentence: string) => Answer,
-  madeFor: unknown,
-  work: (open: OpenWorkshop) => Promise<Answer>,
+  work: () => Promise<Answer>,
 ): Promise<Answer> {
-  const open = await openedFor(madeFor);
-  if (!open) return refuse(MADE_FOR_ANOTHER);
   try {
-    return await work(open);
+    return await work();
   } catch (error) {
     if (isBusy(error)) return refuse(BUSY);
     if (isRefusal(error)) return refuse(NOT_TAKEN);
@@ -69,9 +70,10 @@ export const isJson = (request: Request): boolean =>
  * workshop that its page was made for, and answers in JSON.
  */
 export function fileRoute<T, Answer>(
+  deed: Deed,
   refuse: (sentence: string) => Answer,
   schema: z.ZodType<T>,
-  work: (open: OpenWorkshop, message: T) => Promise<Answer>,
+  work: (open: OpenHouse, message: T) => Promise<Answer>,
 ): (request: Request) => Promise<Response> {
   const whole = z.object({ madeFor: z.string(), message: schema });
   return async (request) => {
@@ -79,6 +81,8 @@ export function fileRoute<T, Answer>(
     const read = whole.safeParse(await request.json().catch(() => undefined));
     if (!read.success) return Response.json(refuse(ODD), { status: 400 });
     const { madeFor, message } = read.data;
-    return Response.json(await inWorkshop(refuse, madeFor, (open) => work(open, message)));
+    const entry = await letIn(madeFor, deed);
+    if ('refused' in entry) return Response.json(refuse(entry.refused), { status: entry.status });
+    return Response.json(await taken(refuse, () => work(entry.open, message)));
   };
 }

@@ -1,11 +1,24 @@
-import { and, asc, eq, inArray, sql } from 'drizzle-orm';
+import { aliasedTable, and, asc, desc, eq, inArray, sql } from 'drizzle-orm';
 import { benchLog, type BenchEvent } from '@/core/bench/log';
 import type { Connection } from './connection';
+import { people } from './doors-schema';
 import { isRefusal } from './saving';
 import { benchEvents, tickets } from './schema';
 
+export interface StringingHand {
+  readonly name: string;
+  readonly watcher: string | null;
+}
+
 /** Kinds of deeds after which the bench stands elsewhere. */
 const MOVES = ['step', 'mishap'] as const;
+
+/** Whose hands were at the bench. */
+export interface Hands {
+  readonly personId: string;
+  /** Who watched a learner; null where nobody has to. */
+  readonly watchedBy: string | null;
+}
 
 /** What was done at the bench on the tickets of one workshop. */
 export function benchOf(db: Connection, workshopId: string) {
@@ -36,7 +49,7 @@ export function benchOf(db: Connection, workshopId: string) {
      */
     async keep(
       ticketId: string,
-      events: readonly BenchEvent[],
+      events: readonly (BenchEvent & Partial<Hands>)[],
       late = false,
     ): Promise<{ readonly added: number; readonly refused: readonly string[] }> {
       if (events.length === 0) return { added: 0, refused: [] };
@@ -47,7 +60,7 @@ export function benchOf(db: Connection, workshopId: string) {
         .from(tickets)
         .where(and(eq(tickets.workshopId, workshopId), eq(tickets.id, ticketId)))
         .for('update');
-      const add = (some: readonly BenchEvent[]) =>
+      const add = (some: typeof events) =>
         db.transaction(async (savepoint) => {
           const { rowCount } = await savepoint
             .insert(benchEvents)
@@ -93,6 +106,19 @@ export function benchOf(db: Connection, workshopId: string) {
         .from(benchEvents)
         .where(and(of(ticketId), inArray(sql`${benchEvents.deed} ->> 'kind'`, ['open', ...MOVES])));
       return new Set(rows.map(({ plan }) => plan));
+    },
+
+    /** Who made the steps of a job, the one who made most of them first; with who watched, where it was needed. */
+    async hands(ticketId: string): Promise<readonly StringingHand[]> {
+      const watchers = aliasedTable(people, 'watchers');
+      return db
+        .select({ name: people.name, watcher: watchers.name })
+        .from(benchEvents)
+        .innerJoin(people, eq(people.id, benchEvents.personId))
+        .leftJoin(watchers, eq(watchers.id, benchEvents.watchedBy))
+        .where(and(of(ticketId), eq(sql`${benchEvents.deed} ->> 'kind'`, 'step')))
+        .groupBy(people.name, watchers.name)
+        .orderBy(desc(sql`count(*)`), asc(people.name));
     },
 
     /** Steps that are done, by the one fold of a job's events. */

@@ -1,8 +1,11 @@
 import { drizzle, type NodePgDatabase } from 'drizzle-orm/node-postgres';
 import { Pool } from 'pg';
-import * as schema from './schema';
+import * as doors from './doors-schema';
+import * as records from './schema';
 
-export type Database = NodePgDatabase<typeof schema>;
+const schema = { ...records, ...doors };
+
+export type Database = NodePgDatabase<typeof schema> & { readonly $client: Pool };
 /** Either the database or a transaction of it. */
 export type Connection = Database | Parameters<Parameters<Database['transaction']>[0]>[0];
 
@@ -19,7 +22,8 @@ const PATIENCE = {
     idle_in_transaction_session_timeout: 15_000,
     query_timeout: 12_000,
   },
-  command: {},
+  // It works on all workshops at once; where the owner of the tables is bound by the walls too, it says so.
+  command: { options: '-c orthotens.everything=on' },
 } as const;
 
 /** Opens a pool: for pages, which give up in time, or for a command, which takes the time it needs. */
@@ -38,12 +42,18 @@ export function openDatabase(url: string, use: keyof typeof PATIENCE = 'page'): 
   return { db: drizzle(pool, { schema, casing: 'snake_case' }), close: () => pool.end() };
 }
 
-const holder = globalThis as { orthotensDatabase?: OpenDatabase };
+type Entrance = 'DATABASE_URL' | 'ORTHOTENS_DOORS_URL';
+const holder = globalThis as { orthotensPools?: Partial<Record<Entrance, OpenDatabase>> };
 
-/** The application's one pool. */
-export function database(): Database {
-  const url = process.env.DATABASE_URL;
-  if (!url) throw new Error('DATABASE_URL is not set: start the application with npm start.');
-  holder.orthotensDatabase ??= openDatabase(url);
-  return holder.orthotensDatabase.db;
+function pool(entrance: Entrance): Database {
+  const url = process.env[entrance];
+  if (!url) throw new Error(`${entrance} is not set: start the application with npm start.`);
+  holder.orthotensPools ??= {};
+  const open = (holder.orthotensPools[entrance] ??= openDatabase(url));
+  return open.db;
 }
+
+/** The application's pool for records: it sees a workshop only inside of its walls (`db/walls.ts`). */
+export const database = (): Database => pool('DATABASE_URL');
+/** Its pool for the doors: who somebody is. */
+export const doorsDatabase = (): Database => pool('ORTHOTENS_DOORS_URL');

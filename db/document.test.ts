@@ -72,6 +72,7 @@ describe('rows of the first shape', () => {
       leftOverMm: [null, 210],
       bench: null,
       remarks: 'tight',
+      hands: null,
     });
     const first = JSON.parse(JSON.stringify(record)) as Record<string, unknown>;
     expect(readDocument(JOB_RECORD, first)).toEqual(record);

@@ -28,9 +28,15 @@ export function machinesOf(db: Connection, workshopId: string) {
     /** All machines, each with the checks of its pull. */
     async checked(): Promise<(Machine & { readonly checks: readonly KeptCheck[] })[]> {
       const all = await this.all();
-      return Promise.all(
-        all.map(async (machine) => ({ ...machine, checks: await this.checks(machine.id) })),
-      );
+      const checks = await db
+        .select()
+        .from(machineChecks)
+        .where(and(eq(machineChecks.workshopId, workshopId), isNull(machineChecks.removedAt)))
+        .orderBy(asc(machineChecks.day), asc(machineChecks.id));
+      return all.map((machine) => ({
+        ...machine,
+        checks: checks.filter(({ machineId }) => machineId === machine.id),
+      }));
     },
 
     async get(id: string): Promise<Machine | undefined> {

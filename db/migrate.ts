@@ -3,9 +3,8 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { sql } from 'drizzle-orm';
 import { z } from 'zod';
-import { USUAL_ASSUMPTIONS } from '@/core/cut/lengths';
 import type { Database } from './connection';
-import { clients, frames, strings, workshops } from './schema';
+import { clients, frames, strings } from './schema';
 
 // Commands and the server both run in the folder of the application.
 const MIGRATIONS = join(process.cwd(), 'db', 'migrations');
@@ -37,18 +36,6 @@ export async function migratesRecords(db: Database): Promise<boolean> {
   return counts.some((rows) => rows > 0);
 }
 
-/** Brings the tables up to date and makes sure that there is a workshop to work in. */
-export async function migrateDatabase(db: Database): Promise<void> {
-  await migrate(db, { migrationsFolder: MIGRATIONS });
-  const [known] = await db.select({ id: workshops.id }).from(workshops).limit(1);
-  if (known) return;
-  await db.insert(workshops).values({
-    name: 'My workshop',
-    tensionUnit: 'kg',
-    lengthSystem: 'metric',
-    currency: 'EUR',
-    timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone,
-    labourMinor: 1800,
-    cutAssumptions: USUAL_ASSUMPTIONS,
-  });
-}
+/** Brings the tables up to date. */
+export const migrateDatabase = (db: Database): Promise<void> =>
+  migrate(db, { migrationsFolder: MIGRATIONS });

@@ -57,6 +57,7 @@ function record(client = 'Ada', leftOverMm: readonly (number | null)[] = []) {
     leftOverMm,
     bench: null,
     remarks: '',
+    hands: null,
   });
 }
 

@@ -1,4 +1,4 @@
-import { sql } from 'drizzle-orm';
+import { sql, type AnyColumn } from 'drizzle-orm';
 import {
   bigserial,
   boolean,
@@ -8,6 +8,7 @@ import {
   foreignKey,
   index,
   integer,
+  jsonb,
   pgTable,
   text,
   timestamp,
@@ -24,7 +25,9 @@ import type { CutSourceKind } from '@/core/cut/plan';
 import type { Side } from '@/core/terms/ends';
 import type { Sport } from '@/core/terms/sport';
 import type { LengthSystem, TensionUnit } from '@/core/measure/units';
+import type { Role } from '@/core/house/policy';
 import { document } from './document';
+import { people, PERSON, wall, WORKSHOP } from './doors-schema';
 import {
   ADVICE,
   BUILD,
@@ -37,27 +40,40 @@ import {
   TALK,
 } from './shapes';
 
+/** Rows of the workshop that is at work, and no others. */
+const ofWorkshop = (workshopId: AnyColumn) => wall(sql`${workshopId} = ${WORKSHOP}`);
+
 /**
  * Every row belongs to a workshop. Keys between tables carry the workshop too, so the database
  * itself refuses a racket of one workshop on a ticket of another.
  */
-export const workshops = pgTable('workshops', {
-  id: uuid().primaryKey().defaultRandom(),
-  name: text().notNull(),
-  tensionUnit: text().$type<TensionUnit>().notNull(),
-  lengthSystem: text().$type<LengthSystem>().notNull(),
-  currency: text().notNull(),
-  timeZone: text().notNull(),
-  labourMinor: integer().notNull(),
-  cutAssumptions: document(CUT_ASSUMPTIONS).notNull(),
-  methodPreference: text().$type<MethodPreference>().notNull().default('fewest losses at knots'),
-  /** Who strings: it says how long a job takes. */
-  hand: text().$type<Hand>().notNull().default('practised'),
-  /** Null goes by what is usual. */
-  houseRules: document(HOUSE_RULES),
-  nextTicket: integer().notNull().default(1),
-  version: integer().notNull().default(1),
-});
+export const workshops = pgTable(
+  'workshops',
+  {
+    id: uuid().primaryKey().defaultRandom(),
+    name: text().notNull(),
+    tensionUnit: text().$type<TensionUnit>().notNull(),
+    lengthSystem: text().$type<LengthSystem>().notNull(),
+    currency: text().notNull(),
+    timeZone: text().notNull(),
+    labourMinor: integer().notNull(),
+    cutAssumptions: document(CUT_ASSUMPTIONS).notNull(),
+    methodPreference: text().$type<MethodPreference>().notNull().default('fewest losses at knots'),
+    /** Who strings: it says how long a job takes. */
+    hand: text().$type<Hand>().notNull().default('practised'),
+    /** Null goes by what is usual. */
+    houseRules: document(HOUSE_RULES),
+    nextTicket: integer().notNull().default(1),
+    version: integer().notNull().default(1),
+  },
+  (t) => [
+    // Whoever is signed in sees the workshops that they belong to, to choose from.
+    wall(
+      sql`${t.id} = ${WORKSHOP} or exists (select 1 from members where members.workshop_id = ${t.id} and members.person_id = ${PERSON} and members.left_at is null)`,
+      sql`${t.id} = ${WORKSHOP}`,
+    ),
+  ],
+);
 
 const ownedRow = () => ({
   id: uuid().primaryKey().defaultRandom(),
@@ -84,7 +100,11 @@ export const clients = pgTable(
     /** The client whom this one turned out to be; set when the two were merged, so that it can be undone. */
     mergedInto: uuid(),
   },
-  (t) => [unique().on(t.workshopId, t.id), index().on(t.workshopId, t.name)],
+  (t) => [
+    unique().on(t.workshopId, t.id),
+    index().on(t.workshopId, t.name),
+    ofWorkshop(t.workshopId),
+  ],
 );
 
 export const frames = pgTable(
@@ -95,7 +115,11 @@ export const frames = pgTable(
     sport: text().$type<Sport>().notNull(),
     spec: document(FRAME_SPEC).notNull(),
   },
-  (t) => [unique().on(t.workshopId, t.id), index().on(t.workshopId, t.name)],
+  (t) => [
+    unique().on(t.workshopId, t.id),
+    index().on(t.workshopId, t.name),
+    ofWorkshop(t.workshopId),
+  ],
 );
 
 export const strings = pgTable(
@@ -131,6 +155,7 @@ export const strings = pgTable(
       'a reel has a length and a price',
       sql`(${t.reelMm} is null) = (${t.reelPriceMinor} is null)`,
     ),
+    ofWorkshop(t.workshopId),
   ],
 );
 
@@ -152,7 +177,7 @@ export const machines = pgTable(
     /** Days from one check of its pull to the next. */
     checkEveryDays: integer().notNull().default(30),
   },
-  (t) => [unique().on(t.workshopId, t.id)],
+  (t) => [unique().on(t.workshopId, t.id), ofWorkshop(t.workshopId)],
 );
 
 /** A check of a machine's pull against a known weight or a spring scale. */
@@ -174,6 +199,7 @@ export const machineChecks = pgTable(
       foreignColumns: [machines.workshopId, machines.id],
     }),
     index().on(t.machineId, t.day),
+    ofWorkshop(t.workshopId),
   ],
 );
 
@@ -205,6 +231,7 @@ export const rackets = pgTable(
       foreignColumns: [frames.workshopId, frames.id],
     }),
     index().on(t.workshopId, t.clientId),
+    ofWorkshop(t.workshopId),
   ],
 );
 
@@ -277,6 +304,7 @@ export const tickets = pgTable(
     index().on(t.workshopId, t.closedAt),
     index().on(t.workshopId, t.racketId),
     check('a closed ticket has its record', sql`(${t.closedAt} is null) = (${t.record} is null)`),
+    ofWorkshop(t.workshopId),
   ],
 );
 
@@ -301,6 +329,10 @@ export const benchEvents = pgTable(
     at: timestamp({ withTimezone: true }).notNull(),
     /** It arrived when the job was closed already. */
     late: boolean().notNull().default(false),
+    /** Who did it; null for what was done before people signed in. */
+    personId: uuid().references(() => people.id),
+    /** Who watched, where a learner did it. */
+    watchedBy: uuid().references(() => people.id),
   },
   (t) => [
     foreignKey({
@@ -309,5 +341,84 @@ export const benchEvents = pgTable(
     }),
     index().on(t.ticketId, t.arrived),
     check('steps are counted from none', sql`${t.done} >= 0`),
+    ofWorkshop(t.workshopId),
+  ],
+);
+
+/** Who works in a workshop, and as what. */
+export const members = pgTable(
+  'members',
+  {
+    id: uuid().primaryKey().defaultRandom(),
+    workshopId: uuid()
+      .notNull()
+      .references(() => workshops.id),
+    personId: uuid()
+      .notNull()
+      .references(() => people.id),
+    role: text().$type<Role>().notNull(),
+    /** Of the short code for a trusted device, by scrypt; null without one. */
+    codeHash: text(),
+    version: integer().notNull().default(1),
+    since: timestamp({ withTimezone: true }).notNull().defaultNow(),
+    leftAt: timestamp({ withTimezone: true }),
+  },
+  (t) => [
+    unique().on(t.workshopId, t.personId),
+    index().on(t.personId),
+    wall(
+      sql`${t.workshopId} = ${WORKSHOP} or ${t.personId} = ${PERSON}`,
+      sql`${t.workshopId} = ${WORKSHOP}`,
+    ),
+  ],
+);
+
+/** A device of the workshop that was trusted once: on it, hands change with a short code. */
+export const devices = pgTable(
+  'devices',
+  {
+    id: uuid().primaryKey().defaultRandom(),
+    workshopId: uuid()
+      .notNull()
+      .references(() => workshops.id),
+    name: text().notNull(),
+    /** SHA-256 of what its cookie holds. */
+    tokenHash: text().notNull().unique(),
+    trustedBy: uuid()
+      .notNull()
+      .references(() => people.id),
+    trustedAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
+    removedAt: timestamp({ withTimezone: true }),
+  },
+  (t) => [index().on(t.workshopId), ofWorkshop(t.workshopId)],
+);
+
+/**
+ * Every change of a row, with who and when. Triggers write it (`0007_trail.sql`), and nobody may change or
+ * take away what stands in it.
+ */
+export const trail = pgTable(
+  'trail',
+  {
+    id: bigserial({ mode: 'number' }).primaryKey(),
+    workshopId: uuid().notNull(),
+    /** Null for a command of the machine itself. */
+    personId: uuid(),
+    at: timestamp({ withTimezone: true }).notNull().defaultNow(),
+    /** The table, and the row of it. */
+    about: text().notNull(),
+    rowId: uuid().notNull(),
+    /** What people call it. */
+    name: text().notNull(),
+    deed: text().$type<'added' | 'changed' | 'removed' | 'put back'>().notNull(),
+    /** What was changed: before and after by column; documents by name only. */
+    changes: jsonb()
+      .$type<Readonly<Record<string, readonly [unknown, unknown] | null>>>()
+      .notNull(),
+  },
+  (t) => [
+    index().on(t.workshopId, t.about, t.rowId),
+    index().on(t.workshopId, t.at),
+    ofWorkshop(t.workshopId),
   ],
 );

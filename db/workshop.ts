@@ -1,15 +1,21 @@
-import { and, asc, eq } from 'drizzle-orm';
+import { randomUUID } from 'node:crypto';
+import { and, eq, isNull } from 'drizzle-orm';
+import { USUAL_ASSUMPTIONS } from '@/core/cut/lengths';
 import type { HouseRules } from '@/core/house/house-rules';
+import type { Role } from '@/core/house/policy';
 import { benchOf } from './bench';
 import { clientsOf } from './clients';
-import { database, type Connection } from './connection';
+import type { Connection, Database } from './connection';
 import { framesOf } from './frames';
 import { machinesOf } from './machines';
+import { devicesOf, membersOf } from './members';
 import { racketsOf } from './rackets';
 import { missed, type Saved } from './saving';
-import { workshops } from './schema';
+import { members, workshops } from './schema';
 import { stringsOf } from './strings';
 import { ticketsOf } from './tickets';
+import { trailOf } from './trail';
+import { behindWalls } from './walls';
 
 export type Workshop = typeof workshops.$inferSelect;
 export type WorkshopFacts = Omit<Workshop, 'id' | 'nextTicket' | 'version' | 'houseRules'>;
@@ -19,11 +25,14 @@ export function recordsOf(db: Connection, workshopId: string) {
   return {
     bench: benchOf(db, workshopId),
     clients: clientsOf(db, workshopId),
+    devices: devicesOf(db, workshopId),
     frames: framesOf(db, workshopId),
     machines: machinesOf(db, workshopId),
+    members: membersOf(db, workshopId),
     rackets: racketsOf(db, workshopId),
     strings: stringsOf(db, workshopId),
     tickets: ticketsOf(db, workshopId),
+    trail: trailOf(db, workshopId),
 
     async changeWorkshop(
       version: number,
@@ -48,15 +57,85 @@ export interface OpenWorkshop extends Records {
   readonly together: <T>(work: (records: Records) => Promise<T>) => Promise<T>;
 }
 
-/** The workshop at work. There is one until people sign in. */
-export async function openWorkshop(): Promise<OpenWorkshop> {
-  const db = database();
-  const [workshop] = await db.select().from(workshops).orderBy(asc(workshops.id)).limit(1);
-  if (!workshop)
-    throw new Error('The database holds no workshop: start the application with npm start.');
-  return {
-    workshop,
-    ...recordsOf(db, workshop.id),
-    together: (work) => db.transaction((transaction) => work(recordsOf(transaction, workshop.id))),
-  };
+/** Who works in which workshop. */
+export interface Place {
+  readonly workshopId: string;
+  readonly personId: string;
+}
+
+type Args = readonly unknown[];
+type Part = Readonly<Record<string, (...args: Args) => unknown>>;
+
+/** The same records, each question and each change of them in a transaction behind the walls of the workshop. */
+function walled(db: Database, place: Place): Records {
+  const asked =
+    (ask: (records: Records, args: Args) => unknown) =>
+    (...args: Args) =>
+      behindWalls(db, place, async (transaction) =>
+        ask(recordsOf(transaction, place.workshopId), args),
+      );
+  const partOf = (records: object, part: string) =>
+    (records as Readonly<Record<string, Part>>)[part];
+  const parts = Object.entries(recordsOf(db, place.workshopId)).map(([part, kept]) => [
+    part,
+    typeof kept === 'function'
+      ? asked((records, args) => (records as unknown as Part)[part]?.(...args))
+      : Object.fromEntries(
+          Object.keys(kept).map((name) => [
+            name,
+            asked((records, args) => partOf(records, part)?.[name]?.(...args)),
+          ]),
+        ),
+  ]);
+  return Object.fromEntries(parts) as Records;
+}
+
+/** A workshop with those who work in it, as somebody who does; undefined for anybody else. */
+export async function enterWorkshop(
+  db: Database,
+  place: Place,
+): Promise<(OpenWorkshop & { readonly role: Role }) | undefined> {
+  const [found] = await behindWalls(db, place, (transaction) =>
+    transaction
+      .select({ workshop: workshops, role: members.role })
+      .from(workshops)
+      .innerJoin(members, eq(members.workshopId, workshops.id))
+      .where(
+        and(
+          eq(workshops.id, place.workshopId),
+          eq(members.personId, place.personId),
+          isNull(members.leftAt),
+        ),
+      ),
+  );
+  return (
+    found && {
+      ...found,
+      ...walled(db, place),
+      together: (work) =>
+        behindWalls(db, place, (transaction) => work(recordsOf(transaction, place.workshopId))),
+    }
+  );
+}
+
+/** Makes somebody the owner of a workshop: of a new one, or of one that is there and has none. */
+export async function foundWorkshop(
+  db: Database,
+  personId: string,
+  known: string | undefined,
+  facts: Pick<WorkshopFacts, 'name' | 'tensionUnit' | 'currency' | 'timeZone'>,
+): Promise<string> {
+  const id = known ?? randomUUID();
+  await behindWalls(db, { workshopId: id, personId }, async (transaction) => {
+    if (known === undefined)
+      await transaction.insert(workshops).values({
+        ...facts,
+        id,
+        lengthSystem: facts.tensionUnit === 'kg' ? 'metric' : 'imperial',
+        labourMinor: 1800,
+        cutAssumptions: USUAL_ASSUMPTIONS,
+      });
+    await membersOf(transaction, id).add(personId, 'owner');
+  });
+  return id;
 }

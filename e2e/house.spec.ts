@@ -19,6 +19,10 @@ const PAGES = [
   '/workshop/house-rules',
   '/workshop/machines',
   '/workshop/machines/new',
+  '/workshop/people',
+  '/workshop/trail',
+  '/workshops',
+  '/me',
   '/practice',
   '/same-feel?ticket=401',
   '/tickets/401/take-in',
@@ -34,12 +38,15 @@ const PAGES = [
 ];
 
 for (const path of PAGES)
-  test(`${path} loads with every outside request refused, and passes the accessibility rules`, async ({
+  test(`${path} loads with every outside request refused, and keeps to the content policy and passes the accessibility rules`, async ({
     page,
   }) => {
     const outside: string[] = [];
     const errors: string[] = [];
     page.on('pageerror', (error) => errors.push(error.message));
+    page.on('console', (message) => {
+      if (/Content Security Policy/i.test(message.text())) errors.push(message.text());
+    });
     await page.route('**/*', (route) => {
       const { hostname, protocol } = new URL(route.request().url());
       if (hostname === '127.0.0.1' || protocol === 'data:') return route.continue();
@@ -48,6 +55,9 @@ for (const path of PAGES)
     });
     const response = await page.goto(path, { waitUntil: 'networkidle' });
     expect(response?.status()).toBe(200);
+    expect(response?.headers()['content-security-policy']).toMatch(
+      /script-src 'self' 'nonce-[^']{20,}'/,
+    );
     // The type is the application's own, not the browser's: fonts ship with it.
     expect(await page.evaluate(() => document.fonts.check('16px Barlow'))).toBe(true);
     expect(outside).toEqual([]);

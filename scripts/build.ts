@@ -1,5 +1,5 @@
 /** The production build, made again only when something it is made from has changed. */
-import { spawnSync } from 'node:child_process';
+import { spawn } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { existsSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
@@ -54,13 +54,17 @@ export async function ensureBuild(
   if (isCurrent(folder, madeFrom)) return { good: true, madeFrom };
   await before?.();
   console.log('Building …');
-  const { status } = spawnSync(process.execPath, [NEXT, 'build'], {
+  const child = spawn(process.execPath, [NEXT, 'build'], {
     cwd: ROOT,
     stdio: ['ignore', 'inherit', 'inherit'],
     env: { ...process.env, ORTHOTENS_BUILD: folder, NODE_ENV: 'production' },
   });
-  if (status === 0) writeFileSync(stampOf(folder), madeFrom);
-  return { good: status === 0, madeFrom };
+  const good = await new Promise<boolean>((resolve) => {
+    child.on('close', (code) => resolve(code === 0));
+    child.on('error', () => resolve(false));
+  });
+  if (good) writeFileSync(stampOf(folder), madeFrom);
+  return { good, madeFrom };
 }
 
 export const NEXT = join(ROOT, 'node_modules', 'next', 'dist', 'bin', 'next');

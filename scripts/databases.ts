@@ -114,3 +114,10 @@ export async function testDatabase(purpose: 'unit tests' | 'interface tests'): P
   await ensureMarked(server, name, purpose, true);
   return besideAddress(server, name);
 }
+
+/** An empty database of a test's own, beside the one that it is given. */
+export async function databaseBeside(address: string, name: string): Promise<string> {
+  const beside = `${databaseName(address)}_${name}`;
+  await ensureMarked(address, beside, 'interface tests', true);
+  return besideAddress(address, beside);
+}

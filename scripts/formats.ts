@@ -1,9 +1,10 @@
-/** Writes what is published of the code from the code: the schema of the frame document, the table of rules. */
+/** Writes what is published of the code from the code: the schema of the frame document, the tables of rules and of the policy. */
 import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { frameJsonSchema } from '@/formats/frame-document';
 import { format } from 'prettier';
 import { ROOT } from './house';
+import { withPolicy } from './policy-table';
 import { withRules } from './rules-table';
 
 writeFileSync(
@@ -11,8 +12,10 @@ writeFileSync(
   `${JSON.stringify(frameJsonSchema(), null, 2)}\n`,
 );
 
-const method = join(ROOT, 'docs/method.md');
-writeFileSync(
-  method,
-  await format(withRules(readFileSync(method, 'utf8')), { parser: 'markdown' }),
-);
+for (const [name, written] of [
+  ['method.md', withRules],
+  ['security.md', withPolicy],
+] as const) {
+  const page = join(ROOT, 'docs', name);
+  writeFileSync(page, await format(written(readFileSync(page, 'utf8')), { parser: 'markdown' }));
+}

@@ -1,10 +1,12 @@
 /** A running server with rows to be hostile to. */
 import { randomUUID } from 'node:crypto';
 import { join } from 'node:path';
-import { eq, isNotNull, sql } from 'drizzle-orm';
+import { and, eq, isNotNull, sql } from 'drizzle-orm';
 import { openDatabase, type Database } from '@/db/connection';
-import { clients, frames, machines, rackets, strings, tickets, workshops } from '@/db/schema';
+import { people } from '@/db/doors-schema';
+import { clients, frames, machines, members, rackets, strings, tickets } from '@/db/schema';
 import { recordsOf } from '@/db/workshop';
+import { demoCookie } from './demo-cookie';
 import type { Target } from './hostile';
 import { ROOT } from './house';
 
@@ -17,12 +19,18 @@ export async function targetAt(
   build: string,
   rows: 'all' | 'own',
 ): Promise<Target> {
+  const cookie = await demoCookie(origin, 'hesper');
   const { db, close } = openDatabase(databaseUrl, 'command');
   try {
-    const [workshop] = await db.select({ id: workshops.id }).from(workshops).limit(1);
-    const workshopId = workshop?.id ?? '';
+    const [member] = await db
+      .select({ workshopId: members.workshopId })
+      .from(members)
+      .innerJoin(people, eq(people.id, members.personId))
+      .where(eq(people.username, 'hesper'));
+    const workshopId = member?.workshopId ?? '';
     return {
       origin,
+      cookie,
       build: join(ROOT, build),
       workshopId,
       ...(rows === 'own' ? await ownRows(db, workshopId) : await rowsOf(db)),
@@ -52,7 +60,11 @@ async function rowsOf(db: Database): Promise<Rows> {
 /** Copies of the rows behind a ticket that is ready for the bench, and of the ticket. */
 async function ownRows(db: Database, workshopId: string): Promise<Rows> {
   const records = recordsOf(db, workshopId);
-  const [ready] = await db.select().from(tickets).where(isNotNull(tickets.crossStart)).limit(1);
+  const [ready] = await db
+    .select()
+    .from(tickets)
+    .where(and(isNotNull(tickets.crossStart), eq(tickets.workshopId, workshopId)))
+    .limit(1);
   const racket = ready && (await records.rackets.get(ready.racketId));
   const client = racket && (await records.clients.get(racket.clientId));
   const frame = racket?.frameId && (await records.frames.get(racket.frameId));

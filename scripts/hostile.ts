@@ -26,12 +26,37 @@ export interface HostileReport {
 
 export interface Target {
   readonly origin: string;
+  /** Of somebody who is signed in there. */
+  readonly cookie: string;
   /** Folder of the build that it serves. */
   readonly build: string;
   readonly workshopId: string;
   /** Rows that are there, so that some requests get past the first door. */
   readonly ids: readonly string[];
   readonly tickets: readonly number[];
+}
+
+/** The actions of a build by the id that pages call them with. */
+export function actionsOf(build: string): readonly (readonly [id: string, name: string])[] {
+  const text = readFileSync(join(build, 'server', 'server-reference-manifest.json'), 'utf8');
+  return Object.entries(manifestSchema.parse(JSON.parse(text)).node).map(
+    ([id, { exportedName }]) => [id, exportedName] as const,
+  );
+}
+
+/** Calls an action as a page does, and gives the answer as it came. */
+export async function callAction(
+  { origin, cookie }: Pick<Target, 'origin' | 'cookie'>,
+  id: string,
+  args: readonly unknown[],
+): Promise<{ readonly status: number; readonly text: string }> {
+  const answer = await fetch(`${origin}/me`, {
+    method: 'POST',
+    headers: { 'next-action': id, 'content-type': 'text/plain;charset=UTF-8', origin, cookie },
+    body: JSON.stringify(args),
+    redirect: 'manual',
+  });
+  return { status: answer.status, text: await answer.text() };
 }
 
 const manifestSchema = z.object({
@@ -135,7 +160,11 @@ const ODD_SEGMENTS = [
 ];
 
 /** An entry of each action as its page sends it, to be spoilt in one place or several. */
-function argumentsOf(action: string, { ids, tickets }: Target, chance: Chance): unknown[] {
+export function argumentsOf(
+  action: string,
+  { ids, tickets }: Pick<Target, 'ids' | 'tickets'>,
+  chance: Chance,
+): unknown[] {
   const id = () => (chance.next() < 0.3 ? FORGED : chance.one(ids));
   const number = () => chance.one(tickets);
   const version = 1 + chance.below(3);
@@ -352,16 +381,14 @@ export async function beHostile(
   requests: number,
   seed: number,
 ): Promise<HostileReport> {
-  const text = readFileSync(join(target.build, 'server', 'server-reference-manifest.json'), 'utf8');
-  const actions = Object.entries(manifestSchema.parse(JSON.parse(text)).node).map(
-    ([id, { exportedName }]) => [id, exportedName] as const,
-  );
+  const actions = actionsOf(target.build);
   const chance = chanceFrom(seed);
   const statuses: Record<string, number> = {};
   const faults: string[] = [];
   for (let i = 0; i < requests; i++) {
     const { path, init } = request(target, actions, chance);
-    const status = await fetch(target.origin + path, { ...init, redirect: 'manual' }).then(
+    const headers = { ...init.headers, cookie: target.cookie };
+    const status = await fetch(target.origin + path, { ...init, headers, redirect: 'manual' }).then(
       async (response) => {
         const body = await response.text();
         // An error that a page meets while it is streamed has a good status already.

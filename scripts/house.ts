@@ -1,5 +1,6 @@
 /** Where the project keeps what it makes on this machine, and small means shared by the commands. */
 import { spawn, spawnSync } from 'node:child_process';
+import { randomBytes } from 'node:crypto';
 import {
   existsSync,
   fchmodSync,
@@ -12,7 +13,7 @@ import {
 } from 'node:fs';
 import { createServer } from 'node:net';
 import { join } from 'node:path';
-import type { z } from 'zod';
+import { z } from 'zod';
 
 export const ROOT = join(import.meta.dirname, '..');
 /** Git-ignored; safe to delete after `npm run stop`, except that the records go with it. */
@@ -54,6 +55,17 @@ export function remember(name: string, value: unknown): void {
   const aside = `${path}.${process.pid}`;
   writeFileSync(aside, `${JSON.stringify(value, null, 2)}\n`, { mode: 0o600, flush: true });
   renameSync(aside, path);
+}
+
+const secretSchema = z.object({ secret: z.string().min(32) });
+
+/** What cookies of this house are signed with: made once, known to nobody outside of it. */
+export function houseSecret(): string {
+  const known = remembered('secret.json', secretSchema);
+  if (known) return known.secret;
+  const secret = randomBytes(32).toString('hex');
+  remember('secret.json', { secret });
+  return secret;
 }
 
 /**

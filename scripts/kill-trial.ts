@@ -19,7 +19,7 @@ export interface KillReport {
 
 /** Starts a server over a database, and waits until it answers. */
 export async function serve(
-  databaseUrl: string,
+  environment: Readonly<Record<string, string>>,
   port: number,
   build: string,
 ): Promise<ChildProcess> {
@@ -28,7 +28,8 @@ export async function serve(
     stdio: 'ignore',
     env: {
       ...process.env,
-      DATABASE_URL: databaseUrl,
+      ...environment,
+      ORTHOTENS_DEMO: '1',
       ORTHOTENS_BUILD: build,
       NODE_ENV: 'production',
     },
@@ -53,6 +54,7 @@ const cutLines = (db: Database) =>
 export async function killTrial(
   target: Target,
   databaseUrl: string,
+  environment: Readonly<Record<string, string>>,
   build: string,
   rounds: number,
 ): Promise<KillReport> {
@@ -63,12 +65,12 @@ export async function killTrial(
   const sent = new Set<string>();
   const waiting: object[] = [];
   const { db, close } = openDatabase(databaseUrl, 'command');
-  let server = await serve(databaseUrl, port, build);
+  let server = await serve(environment, port, build);
   const send = async (): Promise<void> => {
     const events = waiting.slice(0, 50);
     const response = await fetch(`http://127.0.0.1:${port}/bench/${number}/events`, {
       method: 'POST',
-      headers: { 'content-type': 'application/json' },
+      headers: { 'content-type': 'application/json', cookie: target.cookie },
       body: JSON.stringify({ madeFor: target.workshopId, known: 0, events }),
       signal: AbortSignal.timeout(5000),
     });
@@ -99,7 +101,7 @@ export async function killTrial(
         await new Promise((resolve) => server.once('exit', resolve));
       }
       await sending;
-      if (round % 2 === 0) server = await serve(databaseUrl, port, build);
+      if (round % 2 === 0) server = await serve(environment, port, build);
     }
     for (let i = 0; i < 100 && waiting.length > 0; i++) {
       await send().catch(() => pause(100));

@@ -3,17 +3,21 @@ import { join } from 'node:path';
 import { makeBackup, refusalOf } from '@/db/backup/backup';
 import { openDatabase, type Database } from '@/db/connection';
 import { migrateDatabase, migratesRecords } from '@/db/migrate';
+import { giveRights, type Entrances } from '@/db/rights';
 import { backupPlace } from './backups';
 import { ensureBuild } from './build';
 import { workDatabase } from './databases';
-import { alone, fail } from './house';
+import { alone, fail, houseSecret } from './house';
 import { ensureServer, stopForBuild, type Served } from './server';
 
-/** Brings a database up to date; one with records is backed up before anything in it changes. */
+/**
+ * Brings a database up to date, and gives the application its rights in it; one with records is backed up
+ * before anything in it changes.
+ */
 export async function bringUpToDate(
   address: string,
   fill: (db: Database) => Promise<void>,
-): Promise<void> {
+): Promise<Entrances> {
   const { db, close } = openDatabase(address, 'command');
   try {
     if (await migratesRecords(db)) {
@@ -27,8 +31,14 @@ export async function bringUpToDate(
     }
     await migrateDatabase(db);
     await fill(db);
+    const entrances = await giveRights(db, address, houseSecret());
+    if (!entrances.apart)
+      console.log(
+        'This server gives the application one role only, which owns the tables: row security is forced on it.',
+      );
+    return entrances;
   } catch (error) {
-    fail(
+    return fail(
       `The database could not be brought up to date: ${refusalOf(error) ?? causeOf(error)}. What was in it is as it was.`,
     );
   } finally {
@@ -46,10 +56,10 @@ function causeOf(error: unknown): string {
 export const openHouse = (served: Served, fill: (db: Database) => Promise<void>): Promise<string> =>
   alone('start', async () => {
     const address = await workDatabase(served);
-    await bringUpToDate(address, fill);
+    const entrances = await bringUpToDate(address, fill);
     const { good, madeFrom } = await ensureBuild('.next', () => stopForBuild(served));
     if (!good) fail('The build failed; the lines above say why.');
-    const url = await ensureServer(served, address, madeFrom);
+    const url = await ensureServer(served, address, entrances, madeFrom);
     console.log(`Orthotens is at ${url}   (npm run stop ends it)`);
     return url;
   });

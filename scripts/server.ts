@@ -3,6 +3,7 @@ import { spawn } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
 import { join } from 'node:path';
 import { z } from 'zod';
+import type { Entrances } from '@/db/rights';
 import { backupPlace } from './backups';
 import { NEXT } from './build';
 import { databaseName } from './databases';
@@ -10,6 +11,7 @@ import {
   fail,
   freePort,
   HOUSE,
+  houseSecret,
   openLog,
   pause,
   processAlive,
@@ -67,10 +69,25 @@ export async function stopForBuild(starting: Served): Promise<void> {
     );
 }
 
+/** What a server must know to let people in, and to keep what they do. */
+export const serverEnvironment = (
+  owner: string,
+  { records, doors }: Entrances,
+): Record<string, string> => ({
+  DATABASE_URL: records,
+  ORTHOTENS_DOORS_URL: doors,
+  // For the daily backup alone, which holds everything.
+  ORTHOTENS_OWNER_URL: owner,
+  ORTHOTENS_SECRET: houseSecret(),
+  ORTHOTENS_MESSAGES: join(HOUSE, 'messages', databaseName(owner)),
+  BETTER_AUTH_TELEMETRY: '0',
+});
+
 /** Makes sure that this build serves this database, and returns the address. */
 export async function ensureServer(
   served: Served,
   databaseUrl: string,
+  entrances: Entrances,
   madeFrom: string,
 ): Promise<string> {
   const known = remembered(memoryOf(served), serverSchema);
@@ -87,7 +104,8 @@ export async function ensureServer(
     stdio: ['ignore', log, log],
     env: {
       ...process.env,
-      DATABASE_URL: databaseUrl,
+      ...serverEnvironment(databaseUrl, entrances),
+      ...(served === 'demo' && { ORTHOTENS_DEMO: '1' }),
       NODE_ENV: 'production',
       ORTHOTENS_RUN: run,
       ORTHOTENS_BACKUPS: folder,

@@ -1,18 +1,17 @@
 /** Everything that must hold, in one run; ends with one line that counts. */
-import { spawn, spawnSync } from 'node:child_process';
+import { spawn } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { z } from 'zod';
-import { openDatabase } from '@/db/connection';
 import { fillWithDemo } from '@/db/demo/fill';
-import { migrateDatabase } from '@/db/migrate';
 import { backupPlace } from './backups';
 import { ensureBuild } from './build';
 import { serverPrograms } from './cluster';
 import { testDatabase } from './databases';
 import { CHROMIUM, ensureChromium, freePort, HOUSE, ROOT } from './house';
+import { bringUpToDate } from './open';
+import { serverEnvironment } from './server';
 
-const UNIT_REPORT = join(HOUSE, 'unit-tests.json');
 const INTERFACE_REPORT = join(HOUSE, 'interface-tests.json');
 
 interface Count {
@@ -22,14 +21,21 @@ interface Count {
 
 const bin = (name: string) => join(ROOT, 'node_modules', '.bin', name);
 
-function run(command: string, args: readonly string[], env: Record<string, string> = {}): boolean {
-  const { status } = spawnSync(command, args, {
-    cwd: ROOT,
-    stdio: ['ignore', 'inherit', 'inherit'],
-    env: { ...process.env, ...env },
+/** Runs a command to its end, and shows what it prints as it comes. */
+const run = (
+  command: string,
+  args: readonly string[],
+  env: Record<string, string> = {},
+): Promise<boolean> =>
+  new Promise((resolve) => {
+    const child = spawn(command, args, {
+      cwd: ROOT,
+      stdio: ['ignore', 'inherit', 'inherit'],
+      env: { ...process.env, ...env },
+    });
+    child.on('close', (code) => resolve(code === 0));
+    child.on('error', () => resolve(false));
   });
-  return status === 0;
-}
 
 /** Runs a command to its end and keeps what it prints, so that several can run beside each other. */
 function said(command: string, args: readonly string[]): Promise<{ ok: boolean; text: string }> {
@@ -64,9 +70,11 @@ async function check(
   return { passed: 1, failed: 0 };
 }
 
-async function productionBuild(): Promise<Count> {
+async function productionBuild(typesAreGood: boolean): Promise<Count> {
   const started = Date.now();
   console.log('\n── production build');
+  // They were checked already, and are not checked twice.
+  if (typesAreGood) process.env.ORTHOTENS_TYPES_CHECKED = '1';
   const { good } = await ensureBuild('.next-test');
   console.log(`── production build: ${good ? 'passed' : 'FAILED'} in ${seconds(started)}`);
   return good ? { passed: 1, failed: 0 } : { passed: 0, failed: 1 };
@@ -92,16 +100,24 @@ function report<T>(path: string, schema: z.ZodType<T>): T | undefined {
     : undefined;
 }
 
-async function unitTests(): Promise<Count> {
-  const url = await testDatabase('unit tests');
-  rmSync(UNIT_REPORT, { force: true });
-  console.log('\n── unit tests');
-  const ran = run(
+async function unitTests(project: 'pure' | 'database', url: string): Promise<Count> {
+  const started = Date.now();
+  const file = join(HOUSE, `unit-tests-${project}.json`);
+  rmSync(file, { force: true });
+  console.log(`\n── unit tests, ${project}`);
+  const ran = await run(
     bin('vitest'),
-    ['run', '--reporter=dot', '--reporter=json', `--outputFile.json=${UNIT_REPORT}`],
+    [
+      'run',
+      `--project=${project}`,
+      '--reporter=dot',
+      '--reporter=json',
+      `--outputFile.json=${file}`,
+    ],
     { TEST_DATABASE_URL: url },
   );
-  const counted = report(UNIT_REPORT, unitReport);
+  console.log(`── unit tests, ${project}: ${ran ? 'passed' : 'FAILED'} in ${seconds(started)}`);
+  const counted = report(file, unitReport);
   // A file that could not even be loaded has no tests to count, and is one failure.
   const failed = counted?.numFailedTests ?? 0;
   return { passed: counted?.numPassedTests ?? 0, failed: ran ? failed : Math.max(1, failed) };
@@ -110,16 +126,14 @@ async function unitTests(): Promise<Count> {
 async function interfaceTests(): Promise<Count> {
   ensureChromium();
   const url = await testDatabase('interface tests');
-  const { db, close } = openDatabase(url, 'command');
-  await migrateDatabase(db)
-    .then(() => fillWithDemo(db))
-    .finally(close);
+  const entrances = await bringUpToDate(url, fillWithDemo);
   const port = await freePort(3600);
   const headPort = await freePort(3700);
   rmSync(INTERFACE_REPORT, { force: true });
   console.log('\n── interface tests');
-  const ran = run(bin('playwright'), ['test', ...process.argv.slice(2)], {
-    DATABASE_URL: url,
+  const ran = await run(bin('playwright'), ['test', ...process.argv.slice(2)], {
+    ...serverEnvironment(url, entrances),
+    ORTHOTENS_DEMO: '1',
     ORTHOTENS_BUILD: '.next-test',
     ORTHOTENS_PORT: String(port),
     ORTHOTENS_BACKUPS: backupPlace(url).folder,
@@ -146,9 +160,14 @@ const counts: Count[] = await Promise.all([
     [bin('tsc'), '--noEmit', '-p', 'core/tsconfig.json'],
   ),
 ]);
-counts.push(await unitTests());
-const build = await productionBuild();
-counts.push(build);
+const url = await testDatabase('unit tests');
+counts.push(await unitTests('pure', url));
+// Each of these two keeps one core busy.
+const [build, database] = await Promise.all([
+  productionBuild(counts[3]?.failed === 0),
+  unitTests('database', url),
+]);
+counts.push(build, database);
 if (build.failed === 0) counts.push(await interfaceTests());
 
 const passed = counts.reduce((sum, count) => sum + count.passed, 0);

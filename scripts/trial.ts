@@ -2,15 +2,15 @@
 import { USUAL_MACHINE } from '@/core/house/machine';
 import { frameTrial } from '@/core/testing/frame-trial';
 import { mutationTrial } from '@/core/testing/mutation-trial';
-import { openDatabase } from '@/db/connection';
 import { fillWithDemo } from '@/db/demo/fill';
-import { migrateDatabase } from '@/db/migrate';
 import { ensureBuild } from './build';
 import { testDatabase } from './databases';
 import { fail, freePort } from './house';
 import { beHostile } from './hostile';
 import { targetAt } from './hostile-target';
 import { killTrial, serve } from './kill-trial';
+import { bringUpToDate } from './open';
+import { serverEnvironment } from './server';
 
 const BUILD = '.next-test';
 
@@ -39,21 +39,18 @@ export function tryFrames(count: number): boolean {
 /** A server of the trial's own, over an invented workshop that nobody minds. */
 export async function tryServer(requests: number, rounds: number): Promise<boolean> {
   const url = await testDatabase('interface tests');
-  const { db, close } = openDatabase(url, 'command');
-  await migrateDatabase(db)
-    .then(() => fillWithDemo(db))
-    .finally(close);
+  const environment = serverEnvironment(url, await bringUpToDate(url, fillWithDemo));
   if (!(await ensureBuild(BUILD)).good) fail('The build failed; the lines above say why.');
   const port = await freePort(3850);
   const origin = `http://127.0.0.1:${port}`;
+  const server = await serve(environment, port, BUILD);
   const target = await targetAt(origin, url, BUILD, 'all');
-  const server = await serve(url, port, BUILD);
   const hostile = await beHostile(target, requests, 3).finally(() => server.kill('SIGKILL'));
   console.log(
     `Hostile requests: ${hostile.requests}, answered ${JSON.stringify(hostile.statuses)}, faults ${hostile.faults.length}`,
   );
   for (const fault of hostile.faults.slice(0, 20)) console.log(`  ${fault}`);
-  const killed = await killTrial(target, url, BUILD, rounds);
+  const killed = await killTrial(target, url, environment, BUILD, rounds);
   console.log(`Kills: ${JSON.stringify(killed)}`);
   return hostile.faults.length + killed.lost + killed.doubled === 0;
 }

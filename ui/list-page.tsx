@@ -5,7 +5,7 @@ interface ListPageProps {
   readonly title: string;
   readonly search: string;
   readonly searchLabel: string;
-  readonly add?: { readonly href: string; readonly text: string };
+  readonly add?: { readonly href: string; readonly text: string } | undefined;
   readonly children: ReactNode;
 }
 

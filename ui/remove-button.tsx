@@ -3,6 +3,7 @@
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { toast } from 'sonner';
+import { useOnlySeen } from './form/only-seen';
 import { isDone } from './is-done';
 import { useAwake } from './use-awake';
 
@@ -10,7 +11,8 @@ interface RemoveButtonProps {
   readonly what: string;
   /** Removes, or answers with the sentence that says why not. */
   readonly remove: () => Promise<string | void>;
-  readonly restore: () => Promise<string | void>;
+  /** Nothing where it cannot be put back. */
+  readonly restore: (() => Promise<string | void>) | undefined;
   readonly listHref: string;
 }
 
@@ -18,10 +20,11 @@ interface RemoveButtonProps {
 export function RemoveButton({ what, remove, restore, listHref }: RemoveButtonProps) {
   const router = useRouter();
   const awake = useAwake();
+  const onlySeen = useOnlySeen();
   const [working, setWorking] = useState(false);
 
   const putBack = async () => {
-    if (!(await isDone(restore))) return;
+    if (!restore || !(await isDone(restore))) return;
     router.refresh();
     toast(`The ${what} is back.`);
   };
@@ -31,7 +34,7 @@ export function RemoveButton({ what, remove, restore, listHref }: RemoveButtonPr
     if (await isDone(remove, 'Nothing was removed.')) {
       toast(`The ${what} is removed.`, {
         duration: 15_000,
-        action: { label: 'Undo', onClick: () => void putBack() },
+        ...(restore && { action: { label: 'Undo', onClick: () => void putBack() } }),
       });
       router.push(listHref);
       router.refresh();
@@ -39,6 +42,7 @@ export function RemoveButton({ what, remove, restore, listHref }: RemoveButtonPr
     setWorking(false);
   };
 
+  if (onlySeen) return null;
   return (
     <button
       type="button"

@@ -10,6 +10,7 @@ const nothing = (): readonly Finding[] => [];
 
 /** Clients, rackets, jobs, frames and strings by a few letters or a number. */
 export const findAnything = action(
+  'see clients',
   nothing,
   [searchIn],
   async ({ clients, rackets, tickets, frames, strings }, text) => {

@@ -1,10 +1,12 @@
+import { openFor } from '@/app/identity/at-work';
 import type { Metadata } from 'next';
 import Link from 'next/link';
 import { checkDue, checkWords } from '@/core/house/calibration';
+import { may } from '@/core/house/policy';
 import { formatWall, wallTime } from '@/core/measure/promised-time';
 import type { TicketTension } from '@/core/measure/units';
 import type { ListedTicket } from '@/db/tickets';
-import { openWorkshop } from '@/db/workshop';
+import { FirstSteps } from './first-steps';
 import { RowLink, Table } from '@/ui/list-page';
 import { TicketFigure } from '@/ui/ticket-figure';
 
@@ -23,14 +25,15 @@ export const metadata: Metadata = { title: 'Today' };
 
 /** The open tickets in the order of their promises. */
 export default async function TodayPage() {
-  const { workshop, tickets, machines } = await openWorkshop();
+  const { workshop, tickets, machines, role } = await openFor('see the day');
   const now = wallTime(new Date(), workshop.timeZone);
   const open = await tickets.open();
   const late = open.filter(({ promised }) => promised < now).length;
   const today = open.filter(
     ({ promised }) => promised >= now && promised.slice(0, 10) === now.slice(0, 10),
   ).length;
-  const overdue = (await machines.checked()).flatMap(({ id, name, checkEveryDays, checks }) =>
+  const seenMachines = may(role, 'see machines') ? await machines.checked() : [];
+  const overdue = seenMachines.flatMap(({ id, name, checkEveryDays, checks }) =>
     (checkDue(checks, checkEveryDays, now.slice(0, 10)).inDays ?? 0) < 0
       ? [{ id, name, caution: checkWords(checks, checkEveryDays, now.slice(0, 10)) }]
       : [],
@@ -46,10 +49,13 @@ export default async function TodayPage() {
               : `${open.length} open, ${today} promised for today${late ? `, ${late} late` : ''}`}
           </p>
         </div>
-        <Link href="/take-in" className="bg-ink text-paper px-6 py-3 text-lg font-medium">
-          Take a racket in <kbd className="border-paper/50 ml-2 border px-1.5 text-sm">n</kbd>
-        </Link>
+        {may(role, 'take in') && (
+          <Link href="/take-in" className="bg-ink text-paper px-6 py-3 text-lg font-medium">
+            Take a racket in <kbd className="border-paper/50 ml-2 border px-1.5 text-sm">n</kbd>
+          </Link>
+        )}
       </div>
+      {workshop.nextTicket === 1 && may(role, 'take in') && <FirstSteps />}
       {overdue.map(({ id, name, caution }) => (
         <p key={id} className="text-warn mb-2">
           <Link href={`/workshop/machines/${id}`} className="underline">
@@ -60,7 +66,11 @@ export default async function TodayPage() {
       ))}
       <Table
         head={['Promised', 'Ticket', 'Client', 'Racket', 'They ask for', 'Tension', 'Waits at']}
-        empty="No racket is waiting. Take one in with the key n."
+        empty={
+          may(role, 'take in')
+            ? 'No racket is waiting. Take one in with the key n.'
+            : 'No racket is waiting.'
+        }
         rows={open.map((ticket) => {
           const tension = tensionOf(ticket);
           const isLate = ticket.promised < now;

@@ -47,6 +47,7 @@ const record = recordJob({
   leftOverMm: [820, null],
   bench: null,
   remarks: '',
+  hands: null,
 });
 
 /** The strings at the pulls of the record, which their stretch follows. */

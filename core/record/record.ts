@@ -1,5 +1,6 @@
 /** What a closed job keeps for ever, whatever later happens to the library it was made from. */
 import { z } from 'zod';
+import { handNamesSchema, type TicketHandNames } from './hands';
 import { planKey, type BenchLog } from '../bench/log';
 import { stepGroupSchema, timedParts, type Hand } from '../bench/times';
 import { coveredHoles } from '../path/covers';
@@ -104,6 +105,8 @@ export const jobRecordSchema = z.object({
   /** The same with what a bench without a connection sent after the job was closed; null when nothing came. */
   late: benchRecordSchema.nullable().default(null),
   remarks: z.string(),
+  /** Whose hands it went through; null for a job of before people signed in. */
+  hands: handNamesSchema.nullable().default(null),
 });
 
 export type JobRecord = z.infer<typeof jobRecordSchema>;
@@ -117,6 +120,7 @@ interface RecordFacts {
   readonly leftOverMm: readonly (number | null)[];
   readonly bench: BenchRecord | null;
   readonly remarks: string;
+  readonly hands: TicketHandNames | null;
 }
 
 /**
@@ -170,7 +174,7 @@ export function recordBench(
  * The record of a job: what it was made from, and the plan as it was worked out for it.
  *
  * @example
- * recordJob({ job: usual.job, client: 'A client', racket: { frame: 'A frame', mark: '' }, advice: null, leftOverMm: [700, null], bench: null, remarks: '' }).client // 'A client'
+ * recordJob({ job: usual.job, client: 'A client', racket: { frame: 'A frame', mark: '' }, advice: null, leftOverMm: [700, null], bench: null, remarks: '', hands: null }).client // 'A client'
  */
 export function recordJob({
   job,
@@ -180,6 +184,7 @@ export function recordJob({
   leftOverMm,
   bench,
   remarks,
+  hands,
 }: RecordFacts): JobRecord {
   const { bed, mains, crosses, tension, assumptions, learnt, cutFrom, remnantsMm } = job;
   const { path, pieces } = job.plan;
@@ -221,6 +226,7 @@ export function recordJob({
     bench,
     late: null,
     remarks,
+    hands,
   };
 }
 

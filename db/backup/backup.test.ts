@@ -19,6 +19,7 @@ import { openDatabase, type Database } from '../connection';
 import { fillWithDemo } from '../demo/fill';
 import { migrateDatabase, migratesRecords } from '../migrate';
 import { clients, workshops } from '../schema';
+import { newWorkshop } from '../testing';
 import { makeBackup, proveBackup, refusalOf, restoreBackup } from './backup';
 import { backUpNow, backupState, isDue, keepState } from './daily';
 import { dailyName } from './kept';
@@ -110,7 +111,8 @@ describe('a backup', () => {
     const begun = await house();
     await inside(begun, async (db) => {
       await migrateDatabase(db);
-      await db.update(workshops).set({ name: 'Begun', version: 2 });
+      const { id } = await newWorkshop(db);
+      await db.update(workshops).set({ name: 'Begun', version: 2 }).where(eq(workshops.id, id));
     });
     expect(await refusal(restoreBackup(file, begun, tools))).toContain('has records already');
     expect(await inside(begun, (db) => db.$count(workshops, eq(workshops.name, 'Begun')))).toBe(1);

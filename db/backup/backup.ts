@@ -12,7 +12,7 @@ import { Client } from 'pg';
 import { z } from 'zod';
 import { knownMigrations } from '../migrate';
 import { differenceOf, digestTables, tableDigestSchema, type TableDigest } from './digest';
-import { dump, pack, ProgramFailed, undump, unpack } from './programs';
+import { dump, EVERYTHING, pack, ProgramFailed, undump, unpack } from './programs';
 
 const MANIFEST = 'manifest.json';
 const RECORDS = 'records.dump';
@@ -50,7 +50,11 @@ async function inScratchFolder<T>(work: (folder: string) => Promise<T>): Promise
 }
 
 async function onDatabase<T>(address: string, work: (client: Client) => Promise<T>): Promise<T> {
-  const client = new Client({ connectionString: address, connectionTimeoutMillis: 10_000 });
+  const client = new Client({
+    connectionString: address,
+    connectionTimeoutMillis: 10_000,
+    options: EVERYTHING,
+  });
   client.on('error', () => undefined);
   await client.connect();
   try {
@@ -195,7 +199,8 @@ async function isEmpty(address: string): Promise<boolean> {
   const tables = await asOneInstant(address, digestTables);
   const touched = tables.some(
     ({ table, rows }: TableDigest) =>
-      rows > 0 && !['public.workshops', 'drizzle.__drizzle_migrations'].includes(table),
+      rows > 0 &&
+      !['public.workshops', 'public.trail', 'drizzle.__drizzle_migrations'].includes(table),
   );
   if (touched) return false;
   if (!tables.some(({ table }) => table === 'public.workshops')) return true;

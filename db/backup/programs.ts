@@ -8,6 +8,9 @@ const run = promisify(execFile);
 /** What went wrong in a program of PostgreSQL's, in one line that names no record. */
 export class ProgramFailed extends Error {}
 
+/** Says to the walls between workshops that this is about all of them, where the owner is bound by them too. */
+export const EVERYTHING = '-c orthotens.everything=on';
+
 /** The address without its password, which would be seen in the list of processes. */
 function withoutPassword(address: string): readonly [address: string, password: string] {
   const url = new URL(address);
@@ -25,7 +28,7 @@ async function onDatabase(
   const [open, password] = withoutPassword(address);
   try {
     await run(programs ? join(programs, program) : program, [...args, `--dbname=${open}`], {
-      env: { ...process.env, PGPASSWORD: password, PGCONNECT_TIMEOUT: '10' },
+      env: { ...process.env, PGPASSWORD: password, PGCONNECT_TIMEOUT: '10', PGOPTIONS: EVERYTHING },
       maxBuffer: 10_000_000,
     });
   } catch (error) {
@@ -49,6 +52,7 @@ export const dump = (
     '--format=custom',
     '--no-owner',
     '--no-privileges',
+    '--enable-row-security',
     `--snapshot=${snapshot}`,
     `--file=${file}`,
   ]);

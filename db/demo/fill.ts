@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { count, eq } from 'drizzle-orm';
+import { eq, sql } from 'drizzle-orm';
 import { studyFrame, type Bed } from '@/core/frame/bed';
 import { USUAL_ASSUMPTIONS } from '@/core/cut/lengths';
 import { LIBRARY } from '@/core/frame/library';
@@ -24,6 +24,7 @@ import {
 } from '@/core/measure/units';
 import type { StringFacts } from '@/core/strings/string-facts';
 import type { Connection, Database } from '../connection';
+import { people } from '../doors-schema';
 import {
   clients,
   frames,
@@ -37,6 +38,8 @@ import {
 import { demoBench } from './bench';
 import { chanceFrom, type Chance } from '@/core/maths/chance';
 import { DEMO_PEOPLE } from './people';
+import type { TicketHandNames } from '@/core/record/hands';
+import { DEMO_STAFF, fillStaff } from './staff';
 import { DEMO_STRINGS } from './strings';
 
 const JOBS = 400;
@@ -90,28 +93,48 @@ interface DemoRacket extends Row<typeof rackets> {
   readonly crossBy: number;
 }
 
-/** Fills an empty workshop with an invented year or two. A workshop that has anything in it is left alone. */
+/**
+ * Fills an empty house with an invented year or two, and with invented people to work in it. A workshop that
+ * has anything in it is left alone, and given its people if it is from before there were any.
+ */
 export async function fillWithDemo(db: Database): Promise<void> {
   await db.transaction(async (connection) => {
-    const [workshop] = await connection.select().from(workshops).limit(1);
-    const [known] = await connection.select({ n: count() }).from(clients);
-    if (!workshop || (known?.n ?? 0) > 0) return;
-    await fill(connection, workshop.id, new Date());
+    const [known] = await connection.select().from(workshops).limit(1);
+    const workshopId = known?.id ?? (await demoWorkshop(connection));
+    if ((await connection.$count(people)) === 0) await fillStaff(connection, workshopId);
+    if ((await connection.$count(clients)) === 0) await fill(connection, workshopId, new Date());
   });
 }
 
-async function fill(db: Connection, workshopId: string, today: Date): Promise<void> {
-  const chance = chanceFrom(20);
-  await db
-    .update(workshops)
-    .set({
+async function demoWorkshop(db: Connection): Promise<string> {
+  const [made] = await db
+    .insert(workshops)
+    .values({
       name: 'The Netloft, Skerrowmouth',
+      tensionUnit: 'kg',
+      lengthSystem: 'metric',
+      currency: 'EUR',
       timeZone: TIME_ZONE,
       labourMinor: LABOUR,
       cutAssumptions: { ...USUAL_ASSUMPTIONS, armSpanMm: 1780 },
       nextTicket: JOBS + 7,
     })
-    .where(eq(workshops.id, workshopId));
+    .returning({ id: workshops.id });
+  return made?.id ?? '';
+}
+
+/** What follows in this transaction is done by one of the demo's people. */
+async function workAs(db: Connection, username: string): Promise<void> {
+  const [person] = await db
+    .select({ id: people.id })
+    .from(people)
+    .where(eq(people.username, username));
+  await db.execute(sql`select set_config('orthotens.person', ${person?.id ?? ''}, true)`);
+}
+
+async function fill(db: Connection, workshopId: string, today: Date): Promise<void> {
+  const chance = chanceFrom(20);
+  await workAs(db, 'hesper');
 
   const frameRows = LIBRARY.map((frame) => ({
     ...frame,
@@ -167,7 +190,30 @@ async function fill(db: Connection, workshopId: string, today: Date): Promise<vo
   for (let i = 0; i < closed.length; i += 100)
     await db.insert(tickets).values(closed.slice(i, i + 100));
   const benchMachine = await fillMachines(db, workshopId, today);
-  await db.insert(tickets).values(openTickets(owned, today, benchMachine));
+  await fillOpenTickets(db, openTickets(owned, today, benchMachine));
+}
+
+/** Taken in at the counter, and set up by who strings them. */
+async function fillOpenTickets(
+  db: Connection,
+  open: readonly (typeof tickets.$inferInsert)[],
+): Promise<void> {
+  const asked = ({ workshopId, number, requestKey, racketId, ...rest }: (typeof open)[number]) => {
+    const { takenIn, promised, wish, condition, ...planned } = rest;
+    return {
+      row: { workshopId, number, requestKey, racketId, takenIn, promised, wish, condition },
+      planned,
+    };
+  };
+  await workAs(db, 'maud');
+  await db.insert(tickets).values(open.map((ticket) => asked(ticket).row));
+  await workAs(db, 'tobin');
+  for (const ticket of open)
+    if (Object.keys(asked(ticket).planned).length > 0)
+      await db
+        .update(tickets)
+        .set(asked(ticket).planned)
+        .where(eq(tickets.requestKey, ticket.requestKey));
 }
 
 /** Two machines with their checks: one that drifts a little, one whose check is late. Gives the first. */
@@ -283,6 +329,26 @@ function measured(chance: Chance, { plan }: JobRecord): JobRecord['plan']['piece
   });
 }
 
+/** Who did it: the counter's own and the stringer mostly, the owner now and then, the learner while one watches. */
+function demoHands(number: number): TicketHandNames {
+  const [owner, stringer, counter, learner] = DEMO_STAFF.map(({ name }) => name) as [
+    string,
+    string,
+    string,
+    string,
+  ];
+  const strings = number % 5 === 0 ? owner : stringer;
+  return {
+    takenInBy: number % 4 === 0 ? strings : counter,
+    setUpBy: strings,
+    strungBy: [
+      { name: strings, watcher: null },
+      ...(number % 9 === 0 ? [{ name: learner, watcher: strings }] : []),
+    ],
+    handedOverBy: number % 3 === 0 ? strings : counter,
+  };
+}
+
 function closedTicket(
   chance: Chance,
   racket: DemoRacket,
@@ -317,6 +383,7 @@ function closedTicket(
     bench:
       today.getTime() - day.getTime() < BENCH_SINCE ? demoBench(chanceFrom(number), job) : null,
     remarks: chance.one(REMARKS),
+    hands: demoHands(number),
   });
   const record = { ...planned, plan: { ...planned.plan, pieces: measured(chance, planned) } };
   const price = ({ setPriceMinor }: DemoString) => ({

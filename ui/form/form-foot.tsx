@@ -1,5 +1,8 @@
+'use client';
+
 import clsx from 'clsx';
 import type { ReactNode } from 'react';
+import { useOnlySeen } from './only-seen';
 
 interface FormFootProps {
   readonly form: {
@@ -27,6 +30,8 @@ export function FormFoot({
   children,
 }: FormFootProps) {
   const isIdle = onlySaves && form.untouched;
+  if (useOnlySeen())
+    return <p className="label mt-6">This is to look at: your role here does not change it.</p>;
   return (
     <div
       className={clsx(

@@ -8,23 +8,19 @@ import { useAwake } from '../use-awake';
 import { Palette, type Finding } from './palette';
 import { ShortcutHelp } from './shortcut-help';
 
-const PLACES = [
-  { href: '/', name: 'Today' },
-  { href: '/clients', name: 'Clients' },
-  { href: '/rackets', name: 'Rackets' },
-  { href: '/frames', name: 'Frames' },
-  { href: '/strings', name: 'Strings' },
-  { href: '/jobs', name: 'Jobs' },
-  { href: '/workshop', name: 'Workshop' },
-] as const;
-
 interface TopBarProps {
   readonly workshop: string;
-  readonly find: (text: string) => Promise<readonly Finding[]>;
+  /** Who is here, and the page that is theirs. */
+  readonly person: string;
+  readonly places: readonly { readonly href: string; readonly name: string }[];
+  /** Whether rackets are taken in by this one. */
+  readonly takesIn: boolean;
+  /** Nothing where this one does not look for clients and jobs. */
+  readonly find: ((text: string) => Promise<readonly Finding[]>) | undefined;
 }
 
 /** Where one is, where one can go, and the keys that work everywhere. */
-export function TopBar({ workshop, find }: TopBarProps) {
+export function TopBar({ workshop, person, places, takesIn, find }: TopBarProps) {
   const here = usePathname();
   const router = useRouter();
   const awake = useAwake();
@@ -32,14 +28,14 @@ export function TopBar({ workshop, find }: TopBarProps) {
 
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
-      if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'k') {
+      if (find && (event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'k') {
         event.preventDefault();
         setOpen('palette');
         return;
       }
       if (event.ctrlKey || event.metaKey || event.altKey) return;
       if (takesKeys(event.target) || !areSingleKeysOn()) return;
-      if (event.key === 'n') {
+      if (event.key === 'n' && takesIn) {
         event.preventDefault();
         router.push('/take-in');
       }
@@ -48,7 +44,7 @@ export function TopBar({ workshop, find }: TopBarProps) {
     };
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
-  }, [router]);
+  }, [router, find, takesIn]);
 
   return (
     <header className="no-print border-hair flex flex-wrap items-baseline gap-x-5 gap-y-1 border-b px-6 py-2">
@@ -57,7 +53,7 @@ export function TopBar({ workshop, find }: TopBarProps) {
       </Link>
       <span className="label grow truncate">{workshop}</span>
       <nav aria-label="Main" className="flex flex-wrap gap-x-4">
-        {PLACES.map(({ href, name }) => (
+        {places.map(({ href, name }) => (
           <Link
             key={href}
             href={href}
@@ -70,14 +66,16 @@ export function TopBar({ workshop, find }: TopBarProps) {
           </Link>
         ))}
       </nav>
-      <button
-        type="button"
-        disabled={!awake}
-        onClick={() => setOpen('palette')}
-        className="text-soft hover:text-ink py-1"
-      >
-        Find <kbd className="border-hair border px-1 text-xs">Ctrl K</kbd>
-      </button>
+      {find && (
+        <button
+          type="button"
+          disabled={!awake}
+          onClick={() => setOpen('palette')}
+          className="text-soft hover:text-ink py-1"
+        >
+          Find <kbd className="border-hair border px-1 text-xs">Ctrl K</kbd>
+        </button>
+      )}
       <button
         type="button"
         disabled={!awake}
@@ -86,7 +84,14 @@ export function TopBar({ workshop, find }: TopBarProps) {
       >
         Keys <kbd className="border-hair border px-1 text-xs">?</kbd>
       </button>
-      <Palette open={open === 'palette'} close={() => setOpen(undefined)} find={find} />
+      <Link
+        href="/me"
+        aria-current={here === '/me' ? 'page' : undefined}
+        className="border-hair max-w-40 truncate border-l py-1 pl-4 aria-[current=page]:underline aria-[current=page]:underline-offset-8"
+      >
+        {person}
+      </Link>
+      {find && <Palette open={open === 'palette'} close={() => setOpen(undefined)} find={find} />}
       <ShortcutHelp open={open === 'help'} close={() => setOpen(undefined)} />
     </header>
   );

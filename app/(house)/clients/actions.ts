@@ -8,14 +8,20 @@ import { clientEntrySchema, type ClientEntry } from './client-entry';
 
 const entry = entryOf<ClientEntry>();
 
-export const addClient = action(refused, [rowId, entry], async ({ clients }, newId, typed) => {
-  const read = clientEntrySchema.safeParse(typed);
-  if (!read.success) return misread(read.error);
-  await clients.add(read.data, newId);
-  return { ok: true, go: `/clients/${newId}` };
-});
+export const addClient = action(
+  'change clients',
+  refused,
+  [rowId, entry],
+  async ({ clients }, newId, typed) => {
+    const read = clientEntrySchema.safeParse(typed);
+    if (!read.success) return misread(read.error);
+    await clients.add(read.data, newId);
+    return { ok: true, go: `/clients/${newId}` };
+  },
+);
 
 export const changeClient = action(
+  'change clients',
   refused,
   [rowId, rowVersion, entry],
   async ({ clients }, clientId, version, typed) => {
@@ -25,29 +31,45 @@ export const changeClient = action(
   },
 );
 
-export const removeClient = action(said, [rowId], async ({ clients }, clientId) => {
-  const open = await clients.openTickets(clientId);
-  if (open > 0) return 'A racket of this client is still on the bench. Hand it over first.';
-  await clients.setRemoved(clientId, true);
-});
+export const removeClient = action(
+  'change clients',
+  said,
+  [rowId],
+  async ({ clients }, clientId) => {
+    const open = await clients.openTickets(clientId);
+    if (open > 0) return 'A racket of this client is still on the bench. Hand it over first.';
+    await clients.setRemoved(clientId, true);
+  },
+);
 
-export const restoreClient = action(said, [rowId], async ({ clients }, clientId) => {
-  await clients.setRemoved(clientId, false);
-});
+export const restoreClient = action(
+  'change clients',
+  said,
+  [rowId],
+  async ({ clients }, clientId) => {
+    await clients.setRemoved(clientId, false);
+  },
+);
 
 /** This client and `into` are one person; the rackets go over, and this one out of the lists. */
-export const mergeClient = action(said, [rowId, rowId], async ({ together }, from, into) => {
-  const saved = await together(({ clients }) => clients.merge(from, into));
-  if (saved === 'gone') return 'One of the two was removed meanwhile. Nothing was merged.';
-});
+export const mergeClient = action(
+  'change clients',
+  said,
+  [rowId, rowId],
+  async ({ together }, from, into) => {
+    const saved = await together(({ clients }) => clients.merge(from, into));
+    if (saved === 'gone') return 'One of the two was removed meanwhile. Nothing was merged.';
+  },
+);
 
-export const unmergeClient = action(said, [rowId], async ({ together }, from) => {
+export const unmergeClient = action('change clients', said, [rowId], async ({ together }, from) => {
   const saved = await together(({ clients }) => clients.unmerge(from));
   if (saved === 'gone') return 'This was undone already.';
 });
 
 /** Clients by a few letters, and those whose names are near. */
 export const nearClients = action(
+  'see clients',
   (): readonly Pick[] => [],
   [searchIn],
   async ({ clients }, text) =>

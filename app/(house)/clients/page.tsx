@@ -1,13 +1,13 @@
+import { openFor } from '@/app/identity/at-work';
 import type { Metadata } from 'next';
 import { searchText } from '@/app/search-text';
-import { openWorkshop } from '@/db/workshop';
 import { ListPage, RowLink, Table } from '@/ui/list-page';
 
 export const metadata: Metadata = { title: 'Clients' };
 
 export default async function ClientsPage({ searchParams }: PageProps<'/clients'>) {
   const find = searchText(await searchParams);
-  const { clients } = await openWorkshop();
+  const { clients } = await openFor('see clients');
   return (
     <ListPage
       title="Clients"

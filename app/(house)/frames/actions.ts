@@ -11,15 +11,21 @@ const entry = entryOf<FrameEntry>();
 const read = ({ workshop }: OpenWorkshop, typed: FrameEntry) =>
   frameEntrySchema(workshop.tensionUnit).safeParse(typed);
 
-export const addFrame = action(refused, [rowId, entry], async (open, newId, typed) => {
-  const frame = read(open, typed);
-  if (!frame.success) return misread(frame.error);
-  await open.frames.add(frame.data, newId);
-  return { ok: true, go: `/frames/${newId}` };
-});
+export const addFrame = action(
+  'change frames',
+  refused,
+  [rowId, entry],
+  async (open, newId, typed) => {
+    const frame = read(open, typed);
+    if (!frame.success) return misread(frame.error);
+    await open.frames.add(frame.data, newId);
+    return { ok: true, go: `/frames/${newId}` };
+  },
+);
 
 /** `go` leads on when it is saved; null stays on the page. */
 export const changeFrame = action(
+  'change frames',
   refused,
   [rowId, rowVersion, wayOn.nullable(), entry],
   async (open, frameId, version, go, typed) => {
@@ -35,6 +41,7 @@ export const changeFrame = action(
 
 /** Enters the frame of a ticket's racket and puts it on the racket, both or neither. */
 export const enterFrameForRacket = action(
+  'set up',
   refused,
   [rowId, rowVersion, wayOn, entry],
   async (open, racketId, racketVersion, go, typed) => {
@@ -53,6 +60,7 @@ export const enterFrameForRacket = action(
 );
 
 export const pickFrameForRacket = action(
+  'set up',
   refused,
   [rowId, rowVersion, rowId],
   async ({ rackets, frames }, racketId, racketVersion, frameId) => {
@@ -63,10 +71,10 @@ export const pickFrameForRacket = action(
   },
 );
 
-export const removeFrame = action(said, [rowId], async ({ frames }, frameId) => {
+export const removeFrame = action('change frames', said, [rowId], async ({ frames }, frameId) => {
   await frames.setRemoved(frameId, true);
 });
 
-export const restoreFrame = action(said, [rowId], async ({ frames }, frameId) => {
+export const restoreFrame = action('change frames', said, [rowId], async ({ frames }, frameId) => {
   await frames.setRemoved(frameId, false);
 });

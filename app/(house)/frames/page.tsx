@@ -1,8 +1,9 @@
+import { openFor } from '@/app/identity/at-work';
 import type { Metadata } from 'next';
 import Link from 'next/link';
+import { may } from '@/core/house/policy';
 import { SPORTS } from '@/core/terms/sport';
 import { formatHeadDimension } from '@/core/measure/units';
-import { openWorkshop } from '@/db/workshop';
 import { ListPage, RowLink, Table } from '@/ui/list-page';
 import { searchText } from '@/app/search-text';
 
@@ -10,7 +11,8 @@ export const metadata: Metadata = { title: 'Frames' };
 
 export default async function FramesPage({ searchParams }: PageProps<'/frames'>) {
   const find = searchText(await searchParams);
-  const { workshop, frames } = await openWorkshop();
+  const { workshop, frames, role } = await openFor('see frames');
+  const mayChange = may(role, 'change frames');
   const size = (mm: number) => formatHeadDimension(mm, workshop.lengthSystem);
   const rows = (await frames.find(find)).toSorted(
     (a, b) => SPORTS.indexOf(a.sport) - SPORTS.indexOf(b.sport),
@@ -20,12 +22,14 @@ export default async function FramesPage({ searchParams }: PageProps<'/frames'>)
       title="Frames"
       search={find}
       searchLabel="Find by name"
-      add={{ href: '/frames/new', text: 'Enter a frame' }}
+      add={mayChange ? { href: '/frames/new', text: 'Enter a frame' } : undefined}
     >
       <p className="mb-4 flex gap-6">
-        <Link href="/frames/import" className="underline">
-          Bring in from files
-        </Link>
+        {mayChange && (
+          <Link href="/frames/import" className="underline">
+            Bring in from files
+          </Link>
+        )}
         <a href="/frames/document" download className="underline">
           Save all to a file
         </a>

@@ -1,8 +1,8 @@
+import { openFor } from '@/app/identity/at-work';
 import type { Metadata } from 'next';
 import { searchText } from '@/app/search-text';
 import { formatMoney } from '@/core/measure/money';
 import { formatDay, wallTime } from '@/core/measure/promised-time';
-import { openWorkshop } from '@/db/workshop';
 import { ListPage, RowLink, Table } from '@/ui/list-page';
 import { TicketFigure } from '@/ui/ticket-figure';
 
@@ -10,7 +10,7 @@ export const metadata: Metadata = { title: 'Jobs' };
 
 export default async function JobsPage({ searchParams }: PageProps<'/jobs'>) {
   const find = searchText(await searchParams);
-  const { workshop, tickets } = await openWorkshop();
+  const { workshop, tickets } = await openFor('see records');
   const jobs = await tickets.closed(find);
   return (
     <ListPage

@@ -1,13 +1,13 @@
+import { openFor } from '@/app/identity/at-work';
 import type { Metadata } from 'next';
 import Link from 'next/link';
 import { studyFrame } from '@/core/frame/bed';
-import { openWorkshop } from '@/db/workshop';
 
 export const metadata: Metadata = { title: 'Practice' };
 
 /** Frames to practise on: the bench view without a job, with a question before each step. */
 export default async function PracticePage() {
-  const { frames } = await openWorkshop();
+  const { frames } = await openFor('practise');
   const whole = (await frames.find('')).filter(({ spec }) => studyFrame(spec).bed);
   return (
     <main className="max-w-3xl px-6 py-6">

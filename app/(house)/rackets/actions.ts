@@ -5,6 +5,7 @@ import { answerTo, misread, refused, said } from '@/app/answers';
 import { racketEntrySchema, type RacketEntry } from './racket-entry';
 
 export const changeRacket = action(
+  'change clients',
   refused,
   [rowId, rowVersion, entryOf<RacketEntry>()],
   async ({ rackets }, racketId, version, typed) => {
@@ -18,12 +19,22 @@ export const changeRacket = action(
   },
 );
 
-export const removeRacket = action(said, [rowId], async ({ rackets }, racketId) => {
-  const open = await rackets.openTickets(racketId);
-  if (open > 0) return 'This racket is still on the bench. Hand it over first.';
-  await rackets.setRemoved(racketId, true);
-});
+export const removeRacket = action(
+  'change clients',
+  said,
+  [rowId],
+  async ({ rackets }, racketId) => {
+    const open = await rackets.openTickets(racketId);
+    if (open > 0) return 'This racket is still on the bench. Hand it over first.';
+    await rackets.setRemoved(racketId, true);
+  },
+);
 
-export const restoreRacket = action(said, [rowId], async ({ rackets }, racketId) => {
-  await rackets.setRemoved(racketId, false);
-});
+export const restoreRacket = action(
+  'change clients',
+  said,
+  [rowId],
+  async ({ rackets }, racketId) => {
+    await rackets.setRemoved(racketId, false);
+  },
+);

@@ -1,13 +1,13 @@
+import { openFor } from '@/app/identity/at-work';
 import type { Metadata } from 'next';
 import { searchText } from '@/app/search-text';
-import { openWorkshop } from '@/db/workshop';
 import { ListPage, RowLink, Table } from '@/ui/list-page';
 
 export const metadata: Metadata = { title: 'Rackets' };
 
 export default async function RacketsPage({ searchParams }: PageProps<'/rackets'>) {
   const find = searchText(await searchParams);
-  const { rackets } = await openWorkshop();
+  const { rackets } = await openFor('see clients');
   return (
     <ListPage title="Rackets" search={find} searchLabel="Find by client, frame or mark">
       <Table

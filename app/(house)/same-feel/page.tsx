@@ -1,10 +1,10 @@
+import { openFor } from '@/app/identity/at-work';
 import type { Metadata } from 'next';
 import { z } from 'zod';
 import { ticketNumber } from '@/app/action';
 import { USUAL_HOUSE } from '@/core/house/house-rules';
 import type { StretchOf } from '@/core/advice/same-feel';
 import { formatTicket } from '@/core/measure/units';
-import { openWorkshop } from '@/db/workshop';
 import { FeelForm } from './feel-form';
 
 export const metadata: Metadata = { title: 'Same feel' };
@@ -16,7 +16,7 @@ const query = z.object({
 
 /** What the question starts from: a ticket's setup, or the last job of a racket. */
 async function startFrom({ racket, ticket }: z.output<typeof query>) {
-  const { tickets, rackets, clients, strings, workshop } = await openWorkshop();
+  const { tickets, rackets, clients, strings, workshop } = await openFor('set up');
   const open = ticket ? await tickets.get(ticket) : undefined;
   const racketId = open?.racketId ?? racket;
   const known = racketId ? await rackets.get(racketId) : undefined;
@@ -59,7 +59,7 @@ async function startFrom({ racket, ticket }: z.output<typeof query>) {
 }
 
 export default async function SameFeelPage({ searchParams }: PageProps<'/same-feel'>) {
-  const { workshop, frames } = await openWorkshop();
+  const { workshop, frames } = await openFor('set up');
   const { unit, ...from } = await startFrom(query.parse(await searchParams));
   const house = workshop.houseRules ?? USUAL_HOUSE;
   return (

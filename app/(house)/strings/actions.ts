@@ -7,6 +7,7 @@ import { stringEntrySchema, type StringEntry } from '@/core/strings/string-facts
 const entry = entryOf<StringEntry>();
 
 export const addString = action(
+  'change strings',
   refused,
   [rowId, wayOn, entry],
   async ({ strings }, newId, go, typed) => {
@@ -18,6 +19,7 @@ export const addString = action(
 );
 
 export const changeString = action(
+  'change strings',
   refused,
   [rowId, rowVersion, entry],
   async ({ strings }, stringId, version, typed) => {
@@ -27,10 +29,20 @@ export const changeString = action(
   },
 );
 
-export const removeString = action(said, [rowId], async ({ strings }, stringId) => {
-  await strings.setRemoved(stringId, true);
-});
+export const removeString = action(
+  'change strings',
+  said,
+  [rowId],
+  async ({ strings }, stringId) => {
+    await strings.setRemoved(stringId, true);
+  },
+);
 
-export const restoreString = action(said, [rowId], async ({ strings }, stringId) => {
-  await strings.setRemoved(stringId, false);
-});
+export const restoreString = action(
+  'change strings',
+  said,
+  [rowId],
+  async ({ strings }, stringId) => {
+    await strings.setRemoved(stringId, false);
+  },
+);

@@ -1,27 +1,31 @@
+import { openFor } from '@/app/identity/at-work';
 import type { Metadata } from 'next';
 import Link from 'next/link';
 import { searchText } from '@/app/search-text';
+import { may } from '@/core/house/policy';
 import { formatMoney } from '@/core/measure/money';
 import { formatStringLength } from '@/core/measure/units';
-import { openWorkshop } from '@/db/workshop';
 import { ListPage, RowLink, Table } from '@/ui/list-page';
 
 export const metadata: Metadata = { title: 'Strings' };
 
 export default async function StringsPage({ searchParams }: PageProps<'/strings'>) {
   const find = searchText(await searchParams);
-  const { workshop, strings } = await openWorkshop();
+  const { workshop, strings, role } = await openFor('see strings');
+  const mayChange = may(role, 'change strings');
   return (
     <ListPage
       title="Strings"
       search={find}
       searchLabel="Find by name"
-      add={{ href: '/strings/new', text: 'Add a string' }}
+      add={mayChange ? { href: '/strings/new', text: 'Add a string' } : undefined}
     >
       <p className="mb-4 flex gap-6">
-        <Link href="/strings/import" className="underline">
-          Bring in from a table
-        </Link>
+        {mayChange && (
+          <Link href="/strings/import" className="underline">
+            Bring in from a table
+          </Link>
+        )}
         <a href="/strings/table" download className="underline">
           Save all as a table
         </a>

@@ -5,6 +5,7 @@ import { action, entryOf, rowId, rowVersion, ticketNumber } from '@/app/action';
 import { answerTo, misread, refused, Undone, wholly } from '@/app/answers';
 import type { z } from 'zod';
 import { searchIn } from '@/app/search-text';
+import { may } from '@/core/house/policy';
 import { wallTime } from '@/core/measure/promised-time';
 import type { KnownRacket } from '@/db/rackets';
 import type { Records } from '@/db/workshop';
@@ -22,19 +23,24 @@ export type FoundRacket = Pick & { readonly openNumber: number | undefined };
 const nobody = (): readonly FoundClient[] => [];
 const none = (): readonly FoundRacket[] => [];
 
-export const findClients = action(nobody, [searchIn], async ({ clients, rackets }, text) => {
-  const found = await clients.findNear(text, MOST_FOUND);
-  return Promise.all(
-    found.map(async ({ id, name, contact }) => ({
-      id,
-      text: name,
-      detail: contact,
-      rackets: picksOf(await rackets.ofClient(id)),
-    })),
-  );
-});
+export const findClients = action(
+  'take in',
+  nobody,
+  [searchIn],
+  async ({ clients, rackets }, text) => {
+    const found = await clients.findNear(text, MOST_FOUND);
+    return Promise.all(
+      found.map(async ({ id, name, contact }) => ({
+        id,
+        text: name,
+        detail: contact,
+        rackets: picksOf(await rackets.ofClient(id)),
+      })),
+    );
+  },
+);
 
-export const racketsOfClient = action(none, [rowId], async ({ rackets }, clientId) =>
+export const racketsOfClient = action('take in', none, [rowId], async ({ rackets }, clientId) =>
   picksOf(await rackets.ofClient(clientId)),
 );
 
@@ -116,15 +122,18 @@ async function racketFor(
 
 /** Client, racket and ticket, all of them or none. */
 export const takeIn = action(
+  'take in',
   refused,
   [entryOf<TakeInEntry>()],
   async (open, entry): Promise<FormAnswer> => {
-    const { workshop, tickets, together } = open;
+    const { workshop, tickets, together, role } = open;
+    // Whoever does not set up is back at the day, with the racket on it.
+    const onFrom = (number: number) => (may(role, 'set up') ? `/tickets/${number}/frame` : '/');
     const read = takeInSchema(wallTime(new Date(), workshop.timeZone)).safeParse(entry);
     if (!read.success) return misread(read.error);
     const taken = read.data;
     const made = await tickets.byRequest(taken.requestKey);
-    if (made) return { ok: true, go: `/tickets/${made.number}/frame` };
+    if (made) return { ok: true, go: onFrom(made.number) };
     try {
       return await wholly(() =>
         together(async (records) => {
@@ -155,13 +164,13 @@ export const takeIn = action(
               machineId: before.machineId,
             }),
           });
-          return { ok: true, go: `/tickets/${ticket.number}/frame` };
+          return { ok: true, go: onFrom(ticket.number) };
         }),
       );
     } catch (error) {
       // The same form, sent twice at once: the second loses the race for the key and finds the first.
       const first = await tickets.byRequest(taken.requestKey);
-      if (first) return { ok: true, go: `/tickets/${first.number}/frame` };
+      if (first) return { ok: true, go: onFrom(first.number) };
       throw error;
     }
   },
@@ -169,9 +178,10 @@ export const takeIn = action(
 
 /** Corrects what was agreed at the counter. */
 export const changeAsked = action(
+  'take in',
   refused,
   [ticketNumber, rowVersion, entryOf<AskedEntry>()],
-  async ({ workshop, tickets }, number, version, entry) => {
+  async ({ workshop, tickets, role }, number, version, entry) => {
     const ticket = await tickets.get(number);
     if (!ticket) return refused('This ticket is not there any more.');
     const read = askedEntrySchema(wallTime(new Date(), workshop.timeZone)).safeParse(entry);
@@ -179,7 +189,7 @@ export const changeAsked = action(
     return answerTo(
       await tickets.change(number, version, read.data),
       'ticket',
-      `/tickets/${number}/frame`,
+      may(role, 'set up') ? `/tickets/${number}/frame` : '/',
     );
   },
 );

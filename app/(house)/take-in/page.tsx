@@ -1,9 +1,10 @@
+import { openFor } from '@/app/identity/at-work';
 import { randomUUID } from 'node:crypto';
 import type { Metadata } from 'next';
 import { z } from 'zod';
 import { wallTime } from '@/core/measure/promised-time';
 import { formatTicket } from '@/core/measure/units';
-import { openWorkshop, type OpenWorkshop } from '@/db/workshop';
+import type { OpenWorkshop } from '@/db/workshop';
 import { TakeInForm } from './take-in-form';
 import type { TakeInEntry } from './take-in-entry';
 
@@ -38,7 +39,7 @@ async function startFrom(
 }
 
 export default async function TakeInPage({ searchParams }: PageProps<'/take-in'>) {
-  const house = await openWorkshop();
+  const house = await openFor('take in');
   const from = await searchParams;
   const start = await startFrom(house, from);
   const initial: TakeInEntry = {

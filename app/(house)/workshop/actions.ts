@@ -6,6 +6,7 @@ import { houseEntrySchema, type HouseEntry } from './house-rules/house-entry';
 import { workshopSchema, type WorkshopEntry } from './workshop-entry';
 
 export const saveWorkshop = action(
+  'change the workshop',
   refused,
   [rowVersion, entryOf<WorkshopEntry>()],
   async ({ changeWorkshop }, version, typed) => {
@@ -16,6 +17,7 @@ export const saveWorkshop = action(
 );
 
 export const saveHouseRules = action(
+  'change house rules',
   refused,
   [rowVersion, entryOf<HouseEntry>()],
   async ({ workshop, changeWorkshop }, version, typed) => {

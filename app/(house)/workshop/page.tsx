@@ -1,6 +1,6 @@
+import { openFor } from '@/app/identity/at-work';
 import type { Metadata } from 'next';
 import Link from 'next/link';
-import { openWorkshop } from '@/db/workshop';
 import { BackupFact } from './backup-fact';
 import { saveWorkshop } from './actions';
 import { workshopEntryOf } from './workshop-entry';
@@ -9,7 +9,7 @@ import { WorkshopForm } from './workshop-form';
 export const metadata: Metadata = { title: 'Workshop' };
 
 export default async function WorkshopPage() {
-  const { workshop } = await openWorkshop();
+  const { workshop } = await openFor('change the workshop');
   return (
     <main className="px-6 py-6">
       <div className="mb-4 flex flex-wrap items-baseline gap-x-6">
@@ -19,6 +19,12 @@ export default async function WorkshopPage() {
         </Link>
         <Link href="/workshop/machines" className="underline">
           Machines
+        </Link>
+        <Link href="/workshop/people" className="underline">
+          People
+        </Link>
+        <Link href="/workshop/trail" className="underline">
+          Every change
         </Link>
       </div>
       <BackupFact />

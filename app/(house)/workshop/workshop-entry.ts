@@ -7,7 +7,7 @@ import { nameText, optionalReading, reading, textIn } from '@/core/measure/readi
 import { roundTo } from '@/core/measure/units';
 import type { WorkshopFacts } from '@/db/workshop';
 
-const timeZone = textIn.refine(
+export const timeZone = textIn.refine(
   (name) => {
     try {
       return Boolean(new Intl.DateTimeFormat('en', { timeZone: name }));
@@ -18,7 +18,7 @@ const timeZone = textIn.refine(
   { message: 'Write a place the clock knows, such as Europe/Lisbon.' },
 );
 
-const currency = textIn
+export const currency = textIn
   .trim()
   .toUpperCase()
   .refine((code) => Intl.supportedValuesOf('currency').includes(code), {

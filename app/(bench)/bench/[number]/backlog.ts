@@ -8,7 +8,8 @@ const asideSchema = z.object({ what: z.string(), why: z.string() });
 export type AsideEvent = z.infer<typeof asideSchema>;
 
 export interface Backlog {
-  readonly add: (event: BenchEvent) => void;
+  /** With whose hands it was: hands may change before it is sent. */
+  readonly add: (event: BenchEvent, by: string) => void;
   /** Those that can be read, in the order of their time. */
   readonly sound: () => readonly BenchEvent[];
   /** The next ones to send, readable or not; `answered` takes them away, and keeps apart what is set aside. */
@@ -61,9 +62,9 @@ export function backlogOf(workshopId: string, number: number): Backlog {
       .toSorted((a, b) => timeOf(a).localeCompare(timeOf(b)));
 
   return {
-    add(event) {
+    add(event, by) {
       const key = prefix + event.bench;
-      keep(localStorage, key, [...list(localStorage, key), event]);
+      keep(localStorage, key, [...list(localStorage, key), { ...event, by }]);
     },
     sound: () =>
       all().flatMap((value) => {

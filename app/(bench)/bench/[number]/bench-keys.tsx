@@ -40,9 +40,8 @@ export function BenchKeys({ bench, at, closed }: BenchKeysProps) {
   );
 }
 
-function keptWords({ elsewhere, waiting }: BenchKeysProps['bench'], closed: boolean): string {
-  if (elsewhere)
-    return 'Another workshop answers here: nothing is sent, all of it waits in this browser.';
+function keptWords({ shut, waiting }: BenchKeysProps['bench'], closed: boolean): string {
+  if (shut) return shut;
   if (waiting > 0)
     return `${waiting} ${waiting === 1 ? 'step waits' : 'steps wait'} for the server; go on, they are kept here.`;
   return closed ? 'This job is closed; all of it is on record.' : 'All is on the server.';

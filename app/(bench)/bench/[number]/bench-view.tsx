@@ -3,6 +3,7 @@
 import Link from 'next/link';
 import { useMemo } from 'react';
 import { BenchFrame, StepInHand } from '@/app/(bench)/bench-frame';
+import { changeHands } from '@/app/identity/lock-screen';
 import { useWakeLock } from '@/app/(bench)/use-wake-lock';
 import { planKey, type BenchEvent } from '@/core/bench/log';
 import { coveredSoon } from '@/core/bench/plan';
@@ -25,6 +26,10 @@ import { useStep } from './use-step';
 
 interface BenchViewProps {
   readonly workshopId: string;
+  readonly personId: string;
+  readonly person: string;
+  /** On a trusted device. */
+  readonly changesHands: boolean;
   readonly number: number;
   readonly title: string;
   readonly promised: string;
@@ -46,7 +51,7 @@ export function BenchView(props: BenchViewProps) {
   const { number, bed, sequence, unit, machine } = props;
   const { steps } = sequence;
   const plan = useMemo(() => planKey(steps), [steps]);
-  const bench = useBench(props.workshopId, number, plan, props.kept);
+  const bench = useBench(props.workshopId, number, props.personId, plan, props.kept);
   const { log, note } = bench;
   const closed = props.closed || bench.closed;
   const at = useStep({ sequence, bench, machine, families: props.families, closed });
@@ -73,6 +78,11 @@ export function BenchView(props: BenchViewProps) {
           <button type="button" className="underline" onClick={sound.turn}>
             {sound.on ? 'Sound off' : 'Sound on'}
           </button>
+          {props.changesHands && (
+            <button type="button" className="underline" onClick={changeHands}>
+              {props.person}: change hands
+            </button>
+          )}
           <Link href={`/tickets/${number}/pull`} className="underline">
             Leave the bench
           </Link>

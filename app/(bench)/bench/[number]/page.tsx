@@ -1,9 +1,11 @@
+import { openFor, thisDevice } from '@/app/identity/at-work';
+import { isWatched } from '@/core/house/policy';
+import { WhoWatches } from './who-watches';
 import type { Metadata } from 'next';
 import Link from 'next/link';
 import { jobAt, openTicket } from '@/app/(house)/tickets/[number]/ticket';
 import { paceOf } from '@/core/bench/times';
 import { checkWords, pullsFor, MOST_OFF } from '@/core/house/calibration';
-import { openWorkshop } from '@/db/workshop';
 import { BenchView } from './bench-view';
 import type { BenchHead } from './head-panel';
 
@@ -11,6 +13,8 @@ export const metadata: Metadata = { title: 'Bench' };
 
 /** One thing at a time, readable from two metres. */
 export default async function BenchPage({ params }: PageProps<'/bench/[number]'>) {
+  const house = await openFor('string');
+  if (isWatched(house.role) && house.person.watchedBy === null) return <WhoWatches />;
   const open = await openTicket((await params).number);
   const { ticket, study, setup, workshop, machine, now } = open;
   const back = (
@@ -30,7 +34,7 @@ export default async function BenchPage({ params }: PageProps<'/bench/[number]'>
         </p>
       </main>
     );
-  const { bench, machines, tickets } = await openWorkshop();
+  const { bench, machines, tickets } = house;
   const [kept, past, checks] = await Promise.all([
     bench.events(ticket.id),
     tickets.pastTimes(study.bed.spec.sport),
@@ -46,6 +50,9 @@ export default async function BenchPage({ params }: PageProps<'/bench/[number]'>
   return (
     <BenchView
       workshopId={workshop.id}
+      personId={house.person.id}
+      person={house.person.name}
+      changesHands={(await thisDevice()) !== undefined}
       number={ticket.number}
       title={`${ticket.clientName} · ${ticket.frameName}${ticket.mark && `, ${ticket.mark}`}`}
       promised={ticket.promised}

@@ -18,11 +18,18 @@ interface Bench {
   /** Events that the server does not keep, with the reason; shown until somebody has seen them. */
   readonly setAside: readonly AsideEvent[];
   readonly forgetAside: () => void;
-  /** Another workshop answers at this address now: nothing is sent, what waits stays here. */
-  readonly elsewhere: boolean;
+  /** Why nothing is sent, in words; what waits stays here. */
+  readonly shut: string | undefined;
   /** Another bench was at work on this job just now. */
   readonly others: boolean;
 }
+
+/** By the status of an answer. */
+const SHUT: Readonly<Record<number, string>> = {
+  401: 'Nobody is at this bench: give your code or sign in. All of it waits in this browser.',
+  403: 'Somebody has to watch: nothing is sent, all of it waits in this browser.',
+  409: 'Another workshop answers here: nothing is sent, all of it waits in this browser.',
+};
 
 const RETRY_MS = 2000;
 /** A bench that did something so recently is still there. */
@@ -58,6 +65,7 @@ function benchName(): Promise<string> {
 export function useBench(
   workshopId: string,
   number: number,
+  personId: string,
   plan: string,
   kept: readonly BenchEvent[],
 ): Bench {
@@ -67,7 +75,7 @@ export function useBench(
   const [closed, setClosed] = useState(false);
   const [others, setOthers] = useState(false);
   const [setAside, setSetAside] = useState<readonly AsideEvent[]>([]);
-  const [elsewhere, setElsewhere] = useState(false);
+  const [shut, setShut] = useState<string>();
   /** When another bench last did something, on this clock, ms. */
   const otherAt = useRef(-Infinity);
   const [ready, setReady] = useState(false);
@@ -105,7 +113,7 @@ export function useBench(
           headers: { 'content-type': 'application/json' },
           body: JSON.stringify(body),
         });
-        setElsewhere(response.status === 409);
+        setShut(SHUT[response.status]);
         if (!response.ok) return;
         const answer = keptSchema.parse(await response.json());
         if (answer.closed) setClosed(true);
@@ -125,11 +133,12 @@ export function useBench(
   const note = useCallback(
     (done: number, deed: Deed) => {
       const at = new Date().toISOString();
-      backlog.add({ id: crypto.randomUUID(), bench: bench.current, plan, at, done, deed });
+      const event = { id: crypto.randomUUID(), bench: bench.current, plan, at, done, deed };
+      backlog.add(event, personId);
       look();
       void send();
     },
-    [backlog, look, plan, send],
+    [backlog, look, personId, plan, send],
   );
 
   useEffect(() => {
@@ -169,6 +178,6 @@ export function useBench(
     others,
     setAside,
     forgetAside,
-    elsewhere,
+    shut,
   };
 }

@@ -1,3 +1,4 @@
+import { openFor } from '@/app/identity/at-work';
 import type { Metadata } from 'next';
 import Link from 'next/link';
 import { notFound } from 'next/navigation';
@@ -10,7 +11,6 @@ import { usualChoice } from '@/core/cut/methods';
 import { pathThrough } from '@/core/path/path';
 import { benchSequence } from '@/core/bench/sequence';
 import { formatTicket, newtons, roundToTicketStep } from '@/core/measure/units';
-import { openWorkshop } from '@/db/workshop';
 import { PracticeView } from './practice-view';
 
 export const metadata: Metadata = { title: 'Practice' };
@@ -19,7 +19,7 @@ export const metadata: Metadata = { title: 'Practice' };
 const UNKNOWN_N = newtons(24, 'kg');
 
 export default async function PracticeOnFrame({ params }: PageProps<'/practice/[id]'>) {
-  const { workshop, frames } = await openWorkshop();
+  const { workshop, frames } = await openFor('practise');
   const frame = await frames.get(routeId((await params).id));
   const bed = frame && studyFrame(frame.spec).bed;
   if (!frame || !bed) notFound();

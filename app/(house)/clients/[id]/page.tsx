@@ -1,9 +1,9 @@
+import { openFor } from '@/app/identity/at-work';
 import type { Metadata } from 'next';
 import Link from 'next/link';
 import { notFound } from 'next/navigation';
 import { cache } from 'react';
 import { routeId } from '@/app/route-id';
-import { openWorkshop } from '@/db/workshop';
 import { RowLink, Table } from '@/ui/list-page';
 import { RemoveButton } from '@/ui/remove-button';
 import { RemovedNotice } from '@/ui/removed-notice';
@@ -21,7 +21,7 @@ import { MergeClient } from '../merge-client';
 
 /** Asked once for the title and the page. */
 const clientAt = cache(async (id: string) => {
-  const open = await openWorkshop();
+  const open = await openFor('see clients');
   return { ...open, client: await open.clients.get(id) };
 });
 

@@ -1,6 +1,6 @@
+import { openFor } from '@/app/identity/at-work';
 import { randomUUID } from 'node:crypto';
 import type { Metadata } from 'next';
-import { openWorkshop } from '@/db/workshop';
 import { addClient, nearClients } from '../actions';
 import { emptyClientEntry } from '../client-entry';
 import { ClientForm } from '../client-form';
@@ -8,7 +8,7 @@ import { ClientForm } from '../client-form';
 export const metadata: Metadata = { title: 'A new client' };
 
 export default async function NewClientPage() {
-  const { workshop } = await openWorkshop();
+  const { workshop } = await openFor('change clients');
   return (
     <main className="px-6 py-6">
       <h1 className="figure mb-4 text-4xl">A new client</h1>

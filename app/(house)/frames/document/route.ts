@@ -1,8 +1,8 @@
-import { openWorkshop } from '@/db/workshop';
+import { openFor } from '@/app/identity/at-work';
 import { frameDownload } from '../frame-download';
 
 /** The whole library as open documents in one list. */
 export async function GET() {
-  const { frames } = await openWorkshop();
+  const { frames } = await openFor('see frames');
   return frameDownload(await frames.find('', 10_000), 'frames.json');
 }

@@ -1,11 +1,11 @@
+import { openFor } from '@/app/identity/at-work';
 import type { Metadata } from 'next';
-import { openWorkshop } from '@/db/workshop';
 import { ImportForm } from './import-form';
 
 export const metadata: Metadata = { title: 'Frames from files' };
 
 export default async function ImportFramesPage() {
-  const { workshop } = await openWorkshop();
+  const { workshop } = await openFor('change frames');
   return (
     <main className="max-w-4xl px-6 py-6">
       <h1 className="figure mb-2 text-4xl">Frames from files</h1>

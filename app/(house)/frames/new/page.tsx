@@ -1,6 +1,6 @@
+import { openFor } from '@/app/identity/at-work';
 import { randomUUID } from 'node:crypto';
 import type { Metadata } from 'next';
-import { openWorkshop } from '@/db/workshop';
 import { addFrame } from '../actions';
 import { emptyFrameEntry } from '../frame-entry';
 import { FrameForm } from '../frame-form';
@@ -8,7 +8,7 @@ import { FrameForm } from '../frame-form';
 export const metadata: Metadata = { title: 'A new frame' };
 
 export default async function NewFramePage() {
-  const { workshop } = await openWorkshop();
+  const { workshop } = await openFor('change frames');
   return (
     <main className="px-6 py-6">
       <h1 className="figure mb-4 text-4xl">A new frame</h1>

@@ -1,3 +1,4 @@
+import { openFor } from '@/app/identity/at-work';
 import type { Metadata } from 'next';
 import Link from 'next/link';
 import { notFound } from 'next/navigation';
@@ -30,13 +31,13 @@ import {
   mainsWay,
   skipWords,
 } from '@/core/cut/wording';
-import { openWorkshop } from '@/db/workshop';
+import { handsWords } from '@/core/record/hands';
 import { StrungBed } from '@/ui/bed/strung-bed';
 import { Fact, Facts } from '@/ui/facts';
 
 /** Asked once for the title and the page. */
 const closedTicket = cache(async (number: number) => {
-  const { workshop, tickets } = await openWorkshop();
+  const { workshop, tickets } = await openFor('see records');
   return { workshop, tickets, ticket: await tickets.get(number) };
 });
 
@@ -137,6 +138,13 @@ export default async function JobPage({ params }: PageProps<'/jobs/[number]'>) {
           >
             {knotCount(plan.knots)}
           </Fact>
+          {record.hands && (
+            <Fact name="Hands">
+              {handsWords(record.hands)
+                .map(({ deed, who }) => `${deed} ${who}`)
+                .join(' · ')}
+            </Fact>
+          )}
           <Fact name="Pattern">
             {frame.pattern.mains} × {frame.pattern.crosses}, {METHOD_WORDS[plan.method]}, cut from{' '}
             {plan.cutFrom}

@@ -1,3 +1,4 @@
+import { openFor } from '@/app/identity/at-work';
 import type { Metadata } from 'next';
 import Link from 'next/link';
 import { notFound } from 'next/navigation';
@@ -5,7 +6,6 @@ import { cache } from 'react';
 import { routeId } from '@/app/route-id';
 import { formatDay, formatWall, wallTime } from '@/core/measure/promised-time';
 import { SILENT, talkWords } from '@/core/advice/talk';
-import { openWorkshop } from '@/db/workshop';
 import { HistoryChart } from '@/ui/history-chart';
 import { RowLink, Table } from '@/ui/list-page';
 import { TicketFigure } from '@/ui/ticket-figure';
@@ -17,7 +17,7 @@ import { strungBefore } from '../strung-before';
 
 /** Asked once for the title and the page. */
 const racketAt = cache(async (id: string) => {
-  const open = await openWorkshop();
+  const open = await openFor('see clients');
   return { ...open, racket: await open.rackets.get(id) };
 });
 

@@ -1,8 +1,10 @@
+import { openFor } from '@/app/identity/at-work';
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { cache } from 'react';
 import { routeId } from '@/app/route-id';
-import { openWorkshop } from '@/db/workshop';
+import { may } from '@/core/house/policy';
+import { Seen } from '@/ui/form/only-seen';
 import { RemoveButton } from '@/ui/remove-button';
 import { RemovedNotice } from '@/ui/removed-notice';
 import { changeString, removeString, restoreString } from '../actions';
@@ -11,7 +13,7 @@ import { StringForm } from '../string-form';
 
 /** Asked once for the title and the page. */
 const stringAt = cache(async (id: string) => {
-  const open = await openWorkshop();
+  const open = await openFor('see strings');
   return { ...open, string: await open.strings.get(id) };
 });
 
@@ -22,33 +24,35 @@ export async function generateMetadata({ params }: PageProps<'/strings/[id]'>): 
 
 export default async function StringPage({ params }: PageProps<'/strings/[id]'>) {
   const id = routeId((await params).id);
-  const { workshop, string } = await stringAt(id);
+  const { workshop, role, string } = await stringAt(id);
   if (!string) notFound();
   return (
-    <main className="px-6 py-6">
-      {string.removedAt && (
-        <RemovedNotice what="string" restore={restoreString.bind(null, workshop.id, id)} />
-      )}
-      <h1 className="figure mb-4 text-4xl break-words">{string.name}</h1>
-      <StringForm
-        key={string.version}
-        name={`string ${id}`}
-        version={string.version}
-        initial={stringEntryOf(string)}
-        save={changeString.bind(null, workshop.id, id, string.version)}
-        action="Save the string"
-        currency={workshop.currency}
-      />
-      {!string.removedAt && (
-        <p className="mt-8">
-          <RemoveButton
-            what="string"
-            remove={removeString.bind(null, workshop.id, id)}
-            restore={restoreString.bind(null, workshop.id, id)}
-            listHref="/strings"
-          />
-        </p>
-      )}
-    </main>
+    <Seen only={!may(role, 'change strings')}>
+      <main className="px-6 py-6">
+        {string.removedAt && (
+          <RemovedNotice what="string" restore={restoreString.bind(null, workshop.id, id)} />
+        )}
+        <h1 className="figure mb-4 text-4xl break-words">{string.name}</h1>
+        <StringForm
+          key={string.version}
+          name={`string ${id}`}
+          version={string.version}
+          initial={stringEntryOf(string)}
+          save={changeString.bind(null, workshop.id, id, string.version)}
+          action="Save the string"
+          currency={workshop.currency}
+        />
+        {!string.removedAt && (
+          <p className="mt-8">
+            <RemoveButton
+              what="string"
+              remove={removeString.bind(null, workshop.id, id)}
+              restore={restoreString.bind(null, workshop.id, id)}
+              listHref="/strings"
+            />
+          </p>
+        )}
+      </main>
+    </Seen>
   );
 }

@@ -1,11 +1,11 @@
+import { openFor } from '@/app/identity/at-work';
 import type { Metadata } from 'next';
-import { openWorkshop } from '@/db/workshop';
 import { TableForm } from './table-form';
 
 export const metadata: Metadata = { title: 'Strings from a table' };
 
 export default async function ImportStringsPage() {
-  const { workshop, strings } = await openWorkshop();
+  const { workshop, strings } = await openFor('change strings');
   return (
     <main className="max-w-5xl px-6 py-6">
       <h1 className="figure mb-2 text-4xl">Strings from a table</h1>

@@ -1,6 +1,6 @@
+import { openFor } from '@/app/identity/at-work';
 import { randomUUID } from 'node:crypto';
 import type { Metadata } from 'next';
-import { openWorkshop } from '@/db/workshop';
 import { addString } from '../actions';
 import { emptyStringEntry } from '@/core/strings/string-facts';
 import { StringForm } from '../string-form';
@@ -10,7 +10,7 @@ export const metadata: Metadata = { title: 'A new string' };
 /** `?ticket=12` comes from a Setup station that lacked the string, and leads back to it. */
 export default async function NewStringPage({ searchParams }: PageProps<'/strings/new'>) {
   const { ticket } = await searchParams;
-  const { workshop } = await openWorkshop();
+  const { workshop } = await openFor('change strings');
   const back = /^\d{1,9}$/.test(String(ticket)) ? `/tickets/${String(ticket)}/setup` : '/strings';
   return (
     <main className="px-6 py-6">

@@ -1,9 +1,9 @@
-import { openWorkshop } from '@/db/workshop';
+import { openFor } from '@/app/identity/at-work';
 import { writeStringTable } from '@/formats/string-table';
 
 /** The whole string library as a table. */
 export async function GET() {
-  const { strings } = await openWorkshop();
+  const { strings } = await openFor('see strings');
   return new Response(writeStringTable(await strings.find('')), {
     headers: {
       'Content-Type': 'text/csv; charset=utf-8',

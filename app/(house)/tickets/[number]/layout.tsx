@@ -2,8 +2,11 @@ import Link from 'next/link';
 import type { ReactNode } from 'react';
 import { formatWall } from '@/core/measure/promised-time';
 import { formatTicket, formatTicketConverted } from '@/core/measure/units';
+import { openWorkshop } from '@/app/identity/at-work';
+import { may } from '@/core/house/policy';
+import { HandsLine } from './hands-line';
 import { StationBar } from './station-bar';
-import { stationsOf } from './stations';
+import { stationsFor } from './stations';
 import { openTicket } from './ticket';
 
 /** The ticket's head stays in sight at every station. */
@@ -13,7 +16,11 @@ export default async function TicketLayout({
 }: LayoutProps<'/tickets/[number]'> & { readonly children: ReactNode }) {
   const open = await openTicket((await params).number);
   const { ticket, client, setup, now } = open;
+  const { role, trail, bench } = await openWorkshop();
+  const seesClients = may(role, 'see clients');
+  const [hands, strungBy] = await Promise.all([trail.hands(ticket.id), bench.hands(ticket.id)]);
   const late = ticket.promised < now && !ticket.closedAt;
+  const racket = `${ticket.frameName}${ticket.mark && `, ${ticket.mark}`}`;
   return (
     <main className="px-6 pb-10">
       <header className="border-edge bg-paper sticky top-0 z-10 mb-5 border-b pt-3">
@@ -22,14 +29,21 @@ export default async function TicketLayout({
             <span className="text-soft">No.</span> {ticket.number}
           </h1>
           <p className="min-w-0 grow basis-64 truncate">
-            <Link href={`/clients/${client.id}`} className="font-semibold hover:underline">
-              {client.name}
-            </Link>
+            {seesClients ? (
+              <Link href={`/clients/${client.id}`} className="font-semibold hover:underline">
+                {client.name}
+              </Link>
+            ) : (
+              <span className="font-semibold">{client.name}</span>
+            )}
             <span className="text-soft"> · </span>
-            <Link href={`/rackets/${ticket.racketId}`} className="hover:underline">
-              {ticket.frameName}
-              {ticket.mark && `, ${ticket.mark}`}
-            </Link>
+            {seesClients ? (
+              <Link href={`/rackets/${ticket.racketId}`} className="hover:underline">
+                {racket}
+              </Link>
+            ) : (
+              racket
+            )}
           </p>
           <p className={late ? 'text-warn font-semibold' : undefined}>
             <span className="label">{late ? 'late: promised ' : 'promised '}</span>
@@ -46,7 +60,7 @@ export default async function TicketLayout({
             )}
           </p>
         </div>
-        <StationBar number={ticket.number} stations={stationsOf(open)} />
+        <StationBar number={ticket.number} stations={stationsFor(open, role)} />
       </header>
       {ticket.closedAt && (
         <p role="status" className="bg-sheet mb-4 px-3 py-2">
@@ -58,6 +72,11 @@ export default async function TicketLayout({
         </p>
       )}
       {children}
+      <HandsLine
+        number={ticket.number}
+        hands={{ ...hands, strungBy }}
+        trail={may(role, 'see the trail')}
+      />
     </main>
   );
 }

@@ -1,11 +1,14 @@
+import { openFor } from '@/app/identity/at-work';
 import { redirect } from 'next/navigation';
-import { stationsOf } from './stations';
+import { stationsFor } from './stations';
 import { openTicket } from './ticket';
 
 /** A ticket opens at the first station that has work left. */
 export default async function TicketPage({ params }: PageProps<'/tickets/[number]'>) {
+  const { role } = await openFor('see the day');
   const open = await openTicket((await params).number);
   if (open.ticket.closedAt) redirect(`/jobs/${open.ticket.number}`);
-  const next = stationsOf(open).find((station) => !station.done);
-  redirect(`/tickets/${open.ticket.number}/${next?.path ?? 'hand-over'}`);
+  const stations = stationsFor(open, role);
+  const next = stations.find((station) => !station.done && !station.waitsFor);
+  redirect(`/tickets/${open.ticket.number}/${(next ?? stations[0])?.path ?? 'pull'}`);
 }

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
+import type { Role } from '@/core/house/policy';
 import { studyFrame } from '@/core/frame/bed';
 import { frameSpec } from '@/core/testing/frame-spec';
-import { stationsOf } from './stations';
+import { stationsFor, stationsOf } from './stations';
 import { usualCutSource, type OpenTicket, type Setup } from './ticket';
 
 const piece = (id: string, gaugeMm = 1.25) => ({ string: { id }, gaugeMm, supplied: false });
@@ -76,5 +77,16 @@ describe('what a job is usually cut from', () => {
     expect(usualCutSource(setup())).toBe('one set');
     expect(usualCutSource(setup(piece('a'), piece('b')))).toBe('two half sets');
     expect(usualCutSource(setup(piece('a', 1.25), piece('a', 1.3)))).toBe('two half sets');
+  });
+});
+
+describe('the stations of a role', () => {
+  const paths = (role: Role) => stationsFor(open({}), role).map(({ path }) => path);
+
+  it('are those that are its work (common practice of small workshops, no source)', () => {
+    expect(paths('stringer')).toEqual(paths('owner'));
+    expect(paths('owner')).toHaveLength(6);
+    expect(paths('counter')).toEqual(['take-in', 'hand-over']);
+    expect(paths('learner')).toEqual(['pull']);
   });
 });

@@ -1,8 +1,11 @@
+import { may, type Deed, type Role } from '@/core/house/policy';
 import type { OpenTicket } from './ticket';
 
 export interface Station {
   readonly path: 'take-in' | 'frame' | 'setup' | 'cut' | 'pull' | 'hand-over';
   readonly name: string;
+  /** What somebody does there. */
+  readonly deed: Deed;
   readonly done: boolean;
   /** What this station waits for, when it cannot be worked yet. */
   readonly waitsFor: string | undefined;
@@ -20,11 +23,27 @@ export function stationsOf({
   const strings = frame ?? (setup ? undefined : 'the setup');
   const cut = strings ?? (choice ? undefined : 'the cut');
   return [
-    { path: 'take-in', name: 'Take-in', done: true, waitsFor: undefined },
-    { path: 'frame', name: 'Frame', done: !frame, waitsFor: undefined },
-    { path: 'setup', name: 'Setup', done: setup !== undefined, waitsFor: frame },
-    { path: 'cut', name: 'Cut', done: choice !== undefined, waitsFor: strings },
-    { path: 'pull', name: 'Pull', done: strungWhole, waitsFor: cut },
-    { path: 'hand-over', name: 'Hand over', done: ticket.closedAt !== null, waitsFor: cut },
+    { path: 'take-in', name: 'Take-in', deed: 'take in', done: true, waitsFor: undefined },
+    { path: 'frame', name: 'Frame', deed: 'set up', done: !frame, waitsFor: undefined },
+    { path: 'setup', name: 'Setup', deed: 'set up', done: setup !== undefined, waitsFor: frame },
+    {
+      path: 'cut',
+      name: 'Cut',
+      deed: 'plan the cut',
+      done: choice !== undefined,
+      waitsFor: strings,
+    },
+    { path: 'pull', name: 'Pull', deed: 'string', done: strungWhole, waitsFor: cut },
+    {
+      path: 'hand-over',
+      name: 'Hand over',
+      deed: 'hand over',
+      done: ticket.closedAt !== null,
+      waitsFor: cut,
+    },
   ];
 }
+
+/** The stations that are somebody's work here. */
+export const stationsFor = (open: OpenTicket, role: Role): readonly Station[] =>
+  stationsOf(open).filter(({ deed }) => may(role, deed));

@@ -1,3 +1,4 @@
+import { openWorkshop } from '@/app/identity/at-work';
 import { notFound } from 'next/navigation';
 import { cache } from 'react';
 import { routeNumber } from '@/app/route-id';
@@ -20,7 +21,7 @@ import type { Frame } from '@/db/frames';
 import type { Machine } from '@/db/machines';
 import type { StringRow } from '@/db/strings';
 import type { ListedTicket } from '@/db/tickets';
-import { openWorkshop, type Workshop } from '@/db/workshop';
+import { type Workshop } from '@/db/workshop';
 
 export interface Setup {
   readonly mains: {

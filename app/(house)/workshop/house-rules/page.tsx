@@ -1,7 +1,7 @@
+import { openFor } from '@/app/identity/at-work';
 import type { Metadata } from 'next';
 import Link from 'next/link';
 import { USUAL_HOUSE } from '@/core/house/house-rules';
-import { openWorkshop } from '@/db/workshop';
 import { saveHouseRules } from '../actions';
 import { houseEntryOf } from './house-entry';
 import { HouseForm } from './house-form';
@@ -9,7 +9,7 @@ import { HouseForm } from './house-form';
 export const metadata: Metadata = { title: 'House rules' };
 
 export default async function HouseRulesPage() {
-  const { workshop } = await openWorkshop();
+  const { workshop } = await openFor('change house rules');
   return (
     <main className="px-6 py-6">
       <h1 className="figure text-4xl">House rules</h1>

@@ -8,14 +8,20 @@ import { machineSchema, type MachineEntry } from './machine-entry';
 
 const entry = entryOf<MachineEntry>();
 
-export const addMachine = action(refused, [rowId, entry], async ({ machines }, newId, typed) => {
-  const read = machineSchema.safeParse(typed);
-  if (!read.success) return misread(read.error);
-  await machines.add(read.data, newId);
-  return { ok: true, go: `/workshop/machines/${newId}` };
-});
+export const addMachine = action(
+  'change machines',
+  refused,
+  [rowId, entry],
+  async ({ machines }, newId, typed) => {
+    const read = machineSchema.safeParse(typed);
+    if (!read.success) return misread(read.error);
+    await machines.add(read.data, newId);
+    return { ok: true, go: `/workshop/machines/${newId}` };
+  },
+);
 
 export const changeMachine = action(
+  'change machines',
   refused,
   [rowId, rowVersion, entry],
   async ({ machines }, machineId, version, typed) => {
@@ -25,16 +31,27 @@ export const changeMachine = action(
   },
 );
 
-export const removeMachine = action(said, [rowId], async ({ machines }, machineId) => {
-  await machines.setRemoved(machineId, true);
-});
+export const removeMachine = action(
+  'change machines',
+  said,
+  [rowId],
+  async ({ machines }, machineId) => {
+    await machines.setRemoved(machineId, true);
+  },
+);
 
-export const restoreMachine = action(said, [rowId], async ({ machines }, machineId) => {
-  await machines.setRemoved(machineId, false);
-});
+export const restoreMachine = action(
+  'change machines',
+  said,
+  [rowId],
+  async ({ machines }, machineId) => {
+    await machines.setRemoved(machineId, false);
+  },
+);
 
 /** Writes a check of today down; the same form sent twice writes one. */
 export const addCheck = action(
+  'check machines',
   refused,
   [rowId, rowId, entryOf<CheckEntry>()],
   async ({ workshop, machines }, machineId, newId, typed) => {
@@ -46,10 +63,20 @@ export const addCheck = action(
   },
 );
 
-export const removeCheck = action(said, [rowId], async ({ machines }, checkId) => {
-  await machines.setCheckRemoved(checkId, true);
-});
+export const removeCheck = action(
+  'check machines',
+  said,
+  [rowId],
+  async ({ machines }, checkId) => {
+    await machines.setCheckRemoved(checkId, true);
+  },
+);
 
-export const restoreCheck = action(said, [rowId], async ({ machines }, checkId) => {
-  await machines.setCheckRemoved(checkId, false);
-});
+export const restoreCheck = action(
+  'check machines',
+  said,
+  [rowId],
+  async ({ machines }, checkId) => {
+    await machines.setCheckRemoved(checkId, false);
+  },
+);

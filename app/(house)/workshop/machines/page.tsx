@@ -1,24 +1,27 @@
+import { openFor } from '@/app/identity/at-work';
 import type { Metadata } from 'next';
 import { countWords } from '@/core/terms/count-words';
 import Link from 'next/link';
+import { may } from '@/core/house/policy';
 import { checkDue, checkWords } from '@/core/house/calibration';
 import { wallTime } from '@/core/measure/promised-time';
-import { openWorkshop } from '@/db/workshop';
 
 export const metadata: Metadata = { title: 'Machines' };
 
 /** The machines of the workshop, and whether their pull is checked in time. */
 export default async function MachinesPage() {
-  const { workshop, machines } = await openWorkshop();
+  const { workshop, machines, role } = await openFor('see machines');
   const today = wallTime(new Date(), workshop.timeZone).slice(0, 10);
   const known = await machines.checked();
   return (
     <main className="max-w-4xl px-6 py-6">
       <div className="mb-4 flex flex-wrap items-baseline gap-x-6">
         <h1 className="figure text-4xl">Machines</h1>
-        <Link href="/workshop" className="underline">
-          Workshop
-        </Link>
+        {may(role, 'change the workshop') && (
+          <Link href="/workshop" className="underline">
+            Workshop
+          </Link>
+        )}
       </div>
       <p className="label mb-3 max-w-prose">
         Its reach counts in the cut, its clamps and mounts in the order of the work, its checks in
@@ -49,11 +52,13 @@ export default async function MachinesPage() {
         })}
       </ul>
       {known.length === 0 && <p className="text-soft">No machine is named yet.</p>}
-      <p className="mt-5">
-        <Link href="/workshop/machines/new" className="bg-ink text-paper px-5 py-2 font-medium">
-          Add a machine
-        </Link>
-      </p>
+      {may(role, 'change machines') && (
+        <p className="mt-5">
+          <Link href="/workshop/machines/new" className="bg-ink text-paper px-5 py-2 font-medium">
+            Add a machine
+          </Link>
+        </p>
+      )}
     </main>
   );
 }

@@ -1,3 +1,4 @@
+import { openFor } from '@/app/identity/at-work';
 import type { Metadata } from 'next';
 import Link from 'next/link';
 import { jobAt, openTicket } from '@/app/(house)/tickets/[number]/ticket';
@@ -35,6 +36,7 @@ export const metadata: Metadata = { title: 'Work sheet' };
 
 /** Everything the bench needs of one ticket, on one page of A4 or Letter. */
 export default async function WorkSheet({ params }: PageProps<'/sheets/[number]'>) {
+  await openFor('see tickets');
   const open = await openTicket((await params).number);
   const { ticket, client, frame, study, setup, workshop, assumptions, now } = open;
   const { lengthSystem } = workshop;

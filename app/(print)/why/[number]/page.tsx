@@ -1,3 +1,4 @@
+import { openFor } from '@/app/identity/at-work';
 import type { Metadata } from 'next';
 import Link from 'next/link';
 import { openTicket } from '@/app/(house)/tickets/[number]/ticket';
@@ -9,6 +10,7 @@ export const metadata: Metadata = { title: 'Words for the client' };
 
 /** Why this string and this tension, for the client to take home. */
 export default async function WhyPage({ params }: PageProps<'/why/[number]'>) {
+  await openFor('see tickets');
   const { ticket, client, setup, workshop } = await openTicket((await params).number);
   const back = (
     <Link href={`/tickets/${ticket.number}/setup`} className="underline">

@@ -1,11 +1,14 @@
 import { jobAt } from '@/app/(house)/tickets/[number]/ticket';
 import { routeNumber } from '@/app/route-id';
 import { isJson } from '@/app/action';
-import { openedFor } from '@/app/workshop-stamp';
+import { letIn } from '@/app/workshop-stamp';
+import { thisDevice, type OpenHouse } from '@/app/identity/at-work';
 import { benchEventSchema, benchLog, planKey, type BenchEvent } from '@/core/bench/log';
 import { recordBench } from '@/core/record/record';
 import type { Sequence } from '@/core/bench/sequence';
-import type { OpenWorkshop } from '@/db/workshop';
+import { isWatched, may } from '@/core/house/policy';
+import type { Hands } from '@/db/bench';
+import { tooManyEvents } from '@/app/identity/event-limit';
 import { sentSchema, type KeptEvents, type SentEvents } from './sent';
 
 type Judged = { readonly event: BenchEvent } | { readonly why: string };
@@ -36,26 +39,54 @@ export async function POST(
   const read = sentSchema.safeParse(await request.json().catch(() => undefined));
   if (!read.success) return new Response('These are no events of a bench.', { status: 400 });
   const number = routeNumber((await params).number);
-  const open = await openedFor(read.data.madeFor);
-  if (!open) return new Response('This bench was opened in another workshop.', { status: 409 });
+  const entry = await letIn(read.data.madeFor, 'string');
+  if ('refused' in entry) return new Response(entry.refused, { status: entry.status });
+  const { open } = entry;
+  if (await tooManyEvents(open.person.id, request.headers.get('x-forwarded-for') ?? ''))
+    return new Response('That is more than a bench can do.', { status: 429 });
+  if (isWatched(open.role) && open.person.watchedBy === null && read.data.events.length > 0)
+    return new Response('Somebody who strings here has to watch.', { status: 403 });
   const answer = await keepEvents(open, number, read.data);
   return answer ? Response.json(answer) : new Response('There is no such ticket.', { status: 404 });
 }
 
+/**
+ * Whose hands an event was done by. On a trusted device hands change while something still waits to be sent;
+ * elsewhere it is whoever is signed in.
+ */
+async function handsOf(open: OpenHouse): Promise<(sent: unknown) => Hands> {
+  const { person } = open;
+  const device = await thisDevice();
+  const others =
+    device?.workshopId === open.workshop.id
+      ? (await open.members.all()).filter(({ role }) => may(role, 'string'))
+      : [];
+  return (sent) => {
+    const by = (sent as { by?: unknown } | null)?.by;
+    const other = others.find(({ personId }) => personId === by && personId !== person.id);
+    return other
+      ? { personId: other.personId, watchedBy: null }
+      : { personId: person.id, watchedBy: isWatched(open.role) ? person.watchedBy : null };
+  };
+}
+
 async function keepEvents(
-  open: OpenWorkshop,
+  open: OpenHouse,
   number: number,
   { known, events }: SentEvents,
 ): Promise<KeptEvents | undefined> {
   // A bench asks every two seconds, and mostly has nothing to say.
   const made = events.length > 0 ? (await jobAt(number))?.sequence : undefined;
   const sequence = made?.ok ? made.value : undefined;
+  const hands = events.length > 0 ? await handsOf(open) : undefined;
   return open.together(async ({ tickets, bench }): Promise<KeptEvents | undefined> => {
     const ticket = await tickets.get(number);
     if (!ticket) return undefined;
     const plans = events.length > 0 ? await bench.plans(ticket.id) : new Set<string>();
     const judged = events.map((sent) => judge(sent, plans, sequence));
-    const sound = judged.flatMap((each) => ('event' in each ? [each.event] : []));
+    const sound = judged.flatMap((each, i) =>
+      'event' in each ? [{ ...each.event, ...hands?.(events[i]) }] : [],
+    );
     const closed = ticket.closedAt !== null;
     const { added, refused } = await bench.keep(ticket.id, sound, closed);
     const all = added > 0 || known !== (await bench.count(ticket.id));

@@ -10,6 +10,7 @@ const notKept = (notice: string): ImportAnswer => ({ ok: false, notice });
  * comes with a key, so that the same file sent twice keeps its frames once.
  */
 export const POST = fileRoute(
+  'change frames',
   notKept,
   z.object({ key: rowId, text: z.string().max(MOST_LETTERS) }),
   async ({ together }, { key, text }): Promise<ImportAnswer> => {

@@ -7,6 +7,7 @@ import type { FormAnswer } from '@/ui/form/result';
 
 /** Brings a table of strings in, all of it or nothing; sent twice it changes nothing more. */
 export const POST = fileRoute(
+  'change strings',
   refused,
   z.object({ text: z.string().max(MOST_LETTERS).pipe(textIn) }),
   ({ together }, { text }) =>

@@ -6,6 +6,7 @@ import { isHybrid, ticketAt } from '../ticket';
 import { cutSchema, type CutEntry } from './cut-entry';
 
 export const saveCut = action(
+  'plan the cut',
   refused,
   [ticketNumber, rowVersion, entryOf<CutEntry>()],
   async ({ tickets }, number, version, entry) => {

@@ -1,5 +1,5 @@
+import { openFor } from '@/app/identity/at-work';
 import { usualChoice } from '@/core/cut/methods';
-import { openWorkshop } from '@/db/workshop';
 import { houseOf, isHybrid, jobString, learntFor, openTicket, usualCutSource } from '../ticket';
 import { Waits } from '../waits';
 import { saveCut } from './actions';
@@ -10,11 +10,11 @@ import { stationTitle } from '../station-title';
 export const generateMetadata = stationTitle('Cut');
 
 export default async function CutStation({ params }: PageProps<'/tickets/[number]/cut'>) {
+  const { machines } = await openFor('plan the cut');
   const open = await openTicket((await params).number);
   const { ticket, frame, study, setup, workshop, choice } = open;
   if (!frame || !study?.bed) return <Waits number={ticket.number} path="frame" what="the frame" />;
   if (!setup) return <Waits number={ticket.number} path="setup" what="the setup" />;
-  const { machines } = await openWorkshop();
   const hybrid = isHybrid(setup);
   return (
     <CutForm

@@ -1,8 +1,8 @@
+import { openFor } from '@/app/identity/at-work';
 import Link from 'next/link';
 import { changeFrame, enterFrameForRacket, pickFrameForRacket } from '@/app/(house)/frames/actions';
 import { emptyFrameEntry, frameEntryOf } from '@/app/(house)/frames/frame-entry';
 import { FrameForm } from '@/app/(house)/frames/frame-form';
-import { openWorkshop } from '@/db/workshop';
 import { BedDrawing } from '@/ui/bed/bed-drawing';
 import { BedKey } from '@/ui/bed/bed-key';
 import { Assumed, Cautions } from '@/ui/cautions';
@@ -20,6 +20,7 @@ export default async function FrameStation({
   params,
   searchParams,
 }: PageProps<'/tickets/[number]/frame'>) {
+  const { frames } = await openFor('set up');
   const { number } = await params;
   const { ticket, frame, study, workshop, racketVersion } = await openTicket(number);
   const here = `/tickets/${ticket.number}/frame`;
@@ -27,7 +28,6 @@ export default async function FrameStation({
   const units = { houseUnit: workshop.tensionUnit, lengthSystem: workshop.lengthSystem };
 
   if (!frame) {
-    const { frames } = await openWorkshop();
     return (
       <>
         <p className="mb-4 max-w-prose">

@@ -23,9 +23,10 @@ async function atTheBench(
 
 /** Closes the ticket: from here on it is a record. Sent twice, the second finds it closed. */
 export const closeJob = action(
+  'hand over',
   refused,
   [ticketNumber, rowVersion, entryOf<HandOverEntry>()],
-  async ({ together }, number, version, entry) => {
+  async ({ together, person }, number, version, entry) => {
     const read = handOverSchema.safeParse(entry);
     if (!read.success) return misread(read.error);
     const open = await ticketAt(number);
@@ -42,6 +43,11 @@ export const closeJob = action(
         leftOverMm: read.data.leftOver,
         bench: await atTheBench(open, job, records),
         remarks: read.data.remarks,
+        hands: {
+          ...(await records.trail.hands(ticket.id)),
+          strungBy: [...(await records.bench.hands(ticket.id))],
+          handedOverBy: person.name,
+        },
       });
       const saved = await records.tickets.close(number, version, {
         labourMinor: read.data.labour,

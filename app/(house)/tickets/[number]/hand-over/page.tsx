@@ -1,3 +1,4 @@
+import { openFor } from '@/app/identity/at-work';
 import { METHOD_WORDS } from '@/core/terms/method';
 import { stringPrice } from '@/core/measure/money';
 import { formatStringLength, formatTicket, formatTicketConverted } from '@/core/measure/units';
@@ -29,6 +30,7 @@ export const generateMetadata = stationTitle('Hand over');
 export default async function HandOverStation({
   params,
 }: PageProps<'/tickets/[number]/hand-over'>) {
+  await openFor('hand over');
   const open = await openTicket((await params).number);
   const { ticket, setup, study, workshop } = open;
   const job = await jobAt(ticket.number);

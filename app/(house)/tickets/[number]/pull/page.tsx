@@ -1,6 +1,8 @@
+import { openFor } from '@/app/identity/at-work';
 import clsx from 'clsx';
 import Link from 'next/link';
 import { setPull } from '@/core/bench/plan';
+import { may } from '@/core/house/policy';
 import { paceOf, secondsLeft } from '@/core/bench/times';
 import { english } from '@/core/terms/words/english';
 import { schoolWords, type HouseRules } from '@/core/house/house-rules';
@@ -13,7 +15,6 @@ import {
   type TicketTension,
 } from '@/core/measure/units';
 import type { Machine } from '@/db/machines';
-import { openWorkshop } from '@/db/workshop';
 import { Cautions } from '@/ui/cautions';
 import { Fact, Facts } from '@/ui/facts';
 import { houseOf, jobAt, openTicket } from '../ticket';
@@ -42,6 +43,7 @@ export const generateMetadata = stationTitle('Pull');
 
 /** What awaits at the bench, and the way there. */
 export default async function PullStation({ params }: PageProps<'/tickets/[number]/pull'>) {
+  const { tickets, role } = await openFor('string');
   const open = await openTicket((await params).number);
   const { ticket, setup, study, workshop, machine, stepsDone: done } = open;
   const sequence = (await jobAt(ticket.number))?.sequence;
@@ -52,7 +54,6 @@ export default async function PullStation({ params }: PageProps<'/tickets/[numbe
   const { steps, path, imbalanceN } = sequence.value;
   const house = houseOf(open, false);
   const { sport } = study.bed.spec;
-  const { tickets } = await openWorkshop();
   const past = await tickets.pastTimes(sport);
   const set = setPull(study.bed, setup.tension);
   const bySchool = AHEAD.map((ahead) => {
@@ -98,12 +99,14 @@ export default async function PullStation({ params }: PageProps<'/tickets/[numbe
               ? 'Look at the bench again'
               : 'Go on at the bench'}
         </a>
-        <Link
-          href={`/tickets/${ticket.number}/hand-over`}
-          className={allDone ? clsx(PRIMARY, 'order-first') : 'underline'}
-        >
-          To the hand-over
-        </Link>
+        {may(role, 'hand over') && (
+          <Link
+            href={`/tickets/${ticket.number}/hand-over`}
+            className={allDone ? clsx(PRIMARY, 'order-first') : 'underline'}
+          >
+            To the hand-over
+          </Link>
+        )}
         <Link href={`/practice/${ticket.frameId}`} className="underline">
           Practise on this frame
         </Link>

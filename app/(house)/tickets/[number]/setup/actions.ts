@@ -13,6 +13,7 @@ import { setupSchema, type ReadSetup, type SetupEntry } from './setup-entry';
 
 /** Keeps the setup with the advice it was made on, and what was said with the client and the racket. */
 export const saveSetup = action(
+  'set up',
   refused,
   [ticketNumber, rowVersion, entryOf<SetupEntry>()],
   async ({ strings, together }, number, version, entry): Promise<FormAnswer> => {

@@ -1,7 +1,7 @@
+import { openFor } from '@/app/identity/at-work';
 import { strungBefore } from '@/app/(house)/rackets/strung-before';
 import { SILENT, type Talk } from '@/core/advice/talk';
 import { formatTicket, formatTicketConverted } from '@/core/measure/units';
-import { openWorkshop } from '@/db/workshop';
 import { Fact, Facts } from '@/ui/facts';
 import { houseOf, isHybrid, lastJobOn, openTicket, type OpenTicket } from '../ticket';
 import { Waits } from '../waits';
@@ -14,7 +14,7 @@ import { stationTitle } from '../station-title';
 /** What was said at this ticket, else what the client and the racket are remembered by. */
 async function talkOn({ ticket, client }: OpenTicket): Promise<Talk> {
   if (ticket.advice) return ticket.advice.talk;
-  const { rackets } = await openWorkshop();
+  const { rackets } = await openFor('set up');
   const racket = await rackets.get(ticket.racketId);
   return { ...(client.talk ?? SILENT), racket: racket?.build ?? SILENT.racket };
 }
@@ -58,6 +58,7 @@ function entryOf({ ticket, setup }: OpenTicket, talk: Talk): SetupEntry {
 export const generateMetadata = stationTitle('Setup');
 
 export default async function SetupStation({ params }: PageProps<'/tickets/[number]/setup'>) {
+  const { strings, tickets } = await openFor('set up');
   const open = await openTicket((await params).number);
   const { ticket, frame, study, setup, unit, workshop } = open;
   if (!frame || !study?.bed) return <Waits number={ticket.number} path="frame" what="the frame" />;
@@ -75,7 +76,6 @@ export default async function SetupStation({ params }: PageProps<'/tickets/[numb
         </Fact>
       </Facts>
     );
-  const { strings, tickets } = await openWorkshop();
   const history = await tickets.ofRacket(ticket.racketId);
   return (
     <SetupForm

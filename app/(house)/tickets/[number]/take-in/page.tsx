@@ -1,3 +1,4 @@
+import { openFor } from '@/app/identity/at-work';
 import { changeAsked } from '@/app/(house)/take-in/actions';
 import { AskedForm } from '@/app/(house)/take-in/asked-form';
 import { Fact, Facts } from '@/ui/facts';
@@ -7,6 +8,7 @@ import { stationTitle } from '../station-title';
 export const generateMetadata = stationTitle('Take-in');
 
 export default async function TakeInStation({ params }: PageProps<'/tickets/[number]/take-in'>) {
+  await openFor('take in');
   const { ticket, workshop, now } = await openTicket((await params).number);
   if (ticket.closedAt)
     return (

@@ -1,6 +1,6 @@
+import { openFor } from '@/app/identity/at-work';
 import { randomUUID } from 'node:crypto';
 import type { Metadata } from 'next';
-import { openWorkshop } from '@/db/workshop';
 import { addMachine } from '../actions';
 import { NEW_MACHINE } from '../machine-entry';
 import { MachineForm } from '../machine-form';
@@ -8,7 +8,7 @@ import { MachineForm } from '../machine-form';
 export const metadata: Metadata = { title: 'New machine' };
 
 export default async function NewMachinePage() {
-  const { workshop } = await openWorkshop();
+  const { workshop } = await openFor('change machines');
   return (
     <main className="max-w-2xl px-6 py-6">
       <h1 className="figure mb-4 text-4xl">New machine</h1>

@@ -1,0 +1,34 @@
+'use client';
+
+import { useState } from 'react';
+import { doors, refusalIn, startOver } from '@/app/identity/client';
+import { useAwake } from '@/ui/use-awake';
+
+/** Signs out here, or wherever this person is signed in. */
+export function SignOutButton({ everywhere = false }: { readonly everywhere?: boolean }) {
+  const awake = useAwake();
+  const [problem, setProblem] = useState<string>();
+  const leave = async () => {
+    const others = everywhere ? refusalIn(await doors.revokeOtherSessions()) : undefined;
+    const refusal = others ?? refusalIn(await doors.signOut());
+    if (refusal === undefined) startOver('/sign-in');
+    else setProblem(refusal);
+  };
+  return (
+    <>
+      <button
+        type="button"
+        disabled={!awake}
+        onClick={() => void leave()}
+        className="min-h-6 underline"
+      >
+        {everywhere ? 'Sign out everywhere' : 'Sign out'}
+      </button>
+      {problem && (
+        <span role="alert" className="text-warn ml-3">
+          {problem}
+        </span>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,5 @@
+/** In what a new workshop writes tensions. */
+export const UNIT_CHOICES = [
+  { value: 'kg', text: 'kilograms' },
+  { value: 'lb', text: 'pounds' },
+] as const;

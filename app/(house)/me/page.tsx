@@ -1,0 +1,66 @@
+import type { Metadata } from 'next';
+import Link from 'next/link';
+import { SignOutButton } from '@/app/(door)/sign-out-button';
+import { openWorkshop, thisDevice } from '@/app/identity/at-work';
+import { may, ROLE_WORDS } from '@/core/house/policy';
+import { sessionsOf } from '@/db/doors';
+import { countWords } from '@/core/terms/count-words';
+import { setMyCode } from './actions';
+import { CodeForm } from './code-form';
+import { HandsButton } from './hands-button';
+import { Passkeys } from './passkeys';
+import { PasswordForm } from './password-form';
+
+export const metadata: Metadata = { title: 'Yours' };
+
+/** What belongs to whoever is signed in: their ways in, and the way out. */
+export default async function MePage() {
+  const { person, role, workshop, memberships, members } = await openWorkshop();
+  const [signedIn, device, all] = await Promise.all([
+    sessionsOf(person.id),
+    thisDevice(),
+    members.all(),
+  ]);
+  const hasCode = all.find(({ personId }) => personId === person.id)?.hasCode ?? false;
+  return (
+    <main className="px-6 py-6">
+      <h1 className="figure text-4xl">{person.name}</h1>
+      <p className="text-soft mb-6">
+        {role} at {workshop.name} · {ROLE_WORDS[role]}
+      </p>
+      <p className="mb-8 flex flex-wrap gap-x-6 gap-y-2">
+        <SignOutButton />
+        {signedIn.length > 1 && <SignOutButton everywhere />}
+        {(memberships.length > 1 || role === 'owner') && (
+          <Link href="/workshops" className="underline">
+            {memberships.length > 1 ? 'Work in another workshop' : 'Another workshop'}
+          </Link>
+        )}
+        {device && <HandsButton />}
+        {may(role, 'change people') && (
+          <Link href="/workshop/people" className="underline">
+            People of the workshop
+          </Link>
+        )}
+      </p>
+      <div className="grid max-w-5xl gap-x-12 gap-y-10 md:grid-cols-2">
+        <PasswordForm />
+        <div className="flex flex-col gap-10">
+          <CodeForm hasCode={hasCode} save={setMyCode.bind(null, workshop.id)} />
+          <Passkeys />
+          <section aria-labelledby="where">
+            <h2 id="where" className="figure mb-1 text-2xl">
+              Where you are signed in
+            </h2>
+            <p>
+              {signedIn.length === 1
+                ? 'Here only.'
+                : `Here and ${countWords(signedIn.length - 1, 'other place')}.`}{' '}
+              {device ? `This is ${device.name}, a trusted device.` : 'This device is not trusted.'}
+            </p>
+          </section>
+        </div>
+      </div>
+    </main>
+  );
+}

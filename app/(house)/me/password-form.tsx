@@ -1,0 +1,62 @@
+'use client';
+
+import { toast } from 'sonner';
+import { z } from 'zod';
+import { doors, refusalIn } from '@/app/identity/client';
+import { newPassword } from '@/app/identity/identity-entry';
+import { TextField } from '@/ui/form/field';
+import { FormFoot } from '@/ui/form/form-foot';
+import { KeptForm } from '@/ui/form/kept-form';
+import { useSecretForm } from '@/ui/form/use-secret-form';
+
+const schema = z.object({
+  current: z.string().min(1, 'Write the password that you have now.'),
+  next: newPassword,
+});
+
+export function PasswordForm() {
+  const form = useSecretForm({
+    schema,
+    initial: { current: '', next: '' },
+    save: async ({ current, next }) => {
+      const refusal = refusalIn(
+        await doors.changePassword({
+          currentPassword: current,
+          newPassword: next,
+          revokeOtherSessions: true,
+        }),
+      );
+      if (refusal === undefined) return { ok: true };
+      return /credential|invalid password/i.test(refusal)
+        ? { ok: false, problems: { current: 'That is not the password that you have now.' } }
+        : { ok: false, notice: refusal };
+    },
+    onDone: () => {
+      form.reset();
+      toast('The password is changed; you are signed out everywhere else.');
+    },
+  });
+  return (
+    <section aria-labelledby="password">
+      <h2 id="password" className="figure mb-3 text-2xl">
+        Password
+      </h2>
+      <KeptForm form={form} className="flex flex-col gap-4">
+        <TextField
+          label="The password that you have now"
+          type="password"
+          autoComplete="current-password"
+          {...form.field('current')}
+        />
+        <TextField
+          label="The new one"
+          type="password"
+          autoComplete="new-password"
+          hint="twelve signs or more; a few words do well"
+          {...form.field('next')}
+        />
+        <FormFoot form={form} action="Change the password" />
+      </KeptForm>
+    </section>
+  );
+}

@@ -1,0 +1,99 @@
+import type { Metadata } from 'next';
+import Link from 'next/link';
+import { openFor } from '@/app/identity/at-work';
+import { thisDevice } from '@/app/identity/at-work';
+import { ROLE_WORDS, ROLES } from '@/core/house/policy';
+import { formatDay, wallTime } from '@/core/measure/promised-time';
+import { RemoveButton } from '@/ui/remove-button';
+import {
+  addPerson,
+  changeRole,
+  forgetDevice,
+  letGo,
+  newLink,
+  takeBack,
+  trustThisDevice,
+} from './actions';
+import { AddPerson } from './add-person';
+import { TrustDevice } from './trust-device';
+import { MemberRow } from './member-row';
+
+export const metadata: Metadata = { title: 'People' };
+
+/** Who works here and as what, and the devices that are trusted. */
+export default async function PeoplePage() {
+  const { workshop, members, devices, person } = await openFor('change people');
+  const [all, trusted, here] = await Promise.all([members.all(), devices.all(), thisDevice()]);
+  const now = all.filter(({ leftAt }) => !leftAt);
+  const day = (at: Date) => formatDay(wallTime(at, workshop.timeZone));
+  return (
+    <main className="px-6 py-6">
+      <div className="mb-4 flex flex-wrap items-baseline gap-x-6">
+        <h1 className="figure text-4xl">People</h1>
+        <Link href="/workshop" className="underline">
+          Workshop
+        </Link>
+        <Link href="/workshop/trail" className="underline">
+          Every change
+        </Link>
+      </div>
+      <div className="grid gap-x-12 gap-y-8 lg:grid-cols-[2fr_1fr]">
+        <div>
+          <ul aria-label="People" className="border-edge border-t">
+            {now.map((member) => (
+              <MemberRow
+                key={`${member.id} ${member.version}`}
+                name={member.name}
+                username={member.username ?? ''}
+                role={member.role}
+                since={day(member.since)}
+                hasCode={member.hasCode}
+                isMe={member.personId === person.id}
+                change={changeRole.bind(null, workshop.id, member.id, member.version)}
+                link={newLink.bind(null, workshop.id, member.id)}
+                letGo={letGo.bind(null, workshop.id, member.id, member.version)}
+                takeBack={takeBack.bind(null, workshop.id, member.id)}
+              />
+            ))}
+          </ul>
+          <dl className="label mt-4 grid grid-cols-[5rem_1fr] gap-x-3">
+            {ROLES.map((role) => (
+              <div key={role} className="contents">
+                <dt>{role}</dt>
+                <dd>{ROLE_WORDS[role]}</dd>
+              </div>
+            ))}
+          </dl>
+          <section aria-labelledby="devices" className="mt-8">
+            <h2 id="devices" className="figure mb-1 text-2xl">
+              Trusted devices
+            </h2>
+            <p className="label mb-3 max-w-prose">
+              On a trusted device hands change with a short code, and it locks when it is left alone
+              for ten minutes. Trust one that stays in the workshop.
+            </p>
+            <ul>
+              {trusted.map(({ id, name, trustedAt }) => (
+                <li key={id} className="border-hair flex flex-wrap gap-x-5 border-t py-2">
+                  <span className="grow">
+                    {name}
+                    {here?.id === id && <span className="label"> this one</span>}
+                  </span>
+                  <span className="text-soft">since {day(trustedAt)}</span>
+                  <RemoveButton
+                    what="device"
+                    remove={forgetDevice.bind(null, workshop.id, id)}
+                    restore={undefined}
+                    listHref="/workshop/people"
+                  />
+                </li>
+              ))}
+            </ul>
+            {!here && <TrustDevice trust={trustThisDevice.bind(null, workshop.id)} />}
+          </section>
+        </div>
+        <AddPerson add={addPerson.bind(null, workshop.id)} />
+      </div>
+    </main>
+  );
+}

@@ -1,0 +1,72 @@
+import type { Metadata } from 'next';
+import Link from 'next/link';
+import { openFor } from '@/app/identity/at-work';
+import { routeNumber } from '@/app/route-id';
+import { formatDay, wallTime } from '@/core/measure/promised-time';
+import { Table } from '@/ui/list-page';
+import { aboutWords, changeWords } from './trail-words';
+
+export const metadata: Metadata = { title: 'Every change' };
+
+const PAGE = 60;
+
+/** Who changed what and when, the latest first; of one ticket, where one is named. */
+export default async function TrailPage({ searchParams }: PageProps<'/workshop/trail'>) {
+  const { workshop, trail, tickets } = await openFor('see the trail');
+  const { ticket: asked, before } = await searchParams;
+  const ticket = typeof asked === 'string' ? await tickets.get(routeNumber(asked)) : undefined;
+  const from = typeof before === 'string' && /^\d{1,15}$/.test(before) ? Number(before) : undefined;
+  const entries = ticket ? await trail.of('tickets', ticket.id) : await trail.latest(PAGE, from);
+  const last = entries.at(-1);
+  return (
+    <main className="px-6 py-6">
+      <div className="mb-1 flex flex-wrap items-baseline gap-x-6">
+        <h1 className="figure text-4xl">Every change</h1>
+        {ticket ? (
+          <>
+            <Link href={`/tickets/${ticket.number}`} className="underline">
+              of ticket {ticket.number}
+            </Link>
+            <Link href="/workshop/trail" className="underline">
+              of the workshop
+            </Link>
+          </>
+        ) : (
+          <Link href="/workshop/people" className="underline">
+            People
+          </Link>
+        )}
+      </div>
+      <p className="label mb-4">
+        Written by the database itself. It is only added to; nobody takes anything out of it.
+      </p>
+      <Table
+        head={['When', 'Who', 'What', 'Change']}
+        empty="Nothing was changed yet."
+        rows={entries.map((entry) => {
+          const at = wallTime(entry.at, workshop.timeZone);
+          return {
+            key: String(entry.id),
+            cells: [
+              <span key="at" className="whitespace-nowrap">
+                {formatDay(at)} {at.slice(11, 16)}
+              </span>,
+              entry.who ?? <span className="text-soft">the machine itself</span>,
+              aboutWords(entry),
+              <span key="change" className="line-clamp-3">
+                {changeWords(entry)}
+              </span>,
+            ],
+          };
+        })}
+      />
+      {!ticket && last && entries.length === PAGE && (
+        <p className="mt-4">
+          <Link href={`/workshop/trail?before=${last.id}`} className="underline">
+            Earlier ones
+          </Link>
+        </p>
+      )}
+    </main>
+  );
+}

@@ -1,0 +1,165 @@
+/**
+ * What is needed to let somebody in, before it is known where they work. No workshop owns these rows; only
+ * the connection of the doors reads them, and the one of the records reads no more than a name.
+ */
+import { sql, type SQL } from 'drizzle-orm';
+import {
+  bigint,
+  boolean,
+  index,
+  integer,
+  pgPolicy,
+  pgTable,
+  text,
+  timestamp,
+  uuid,
+} from 'drizzle-orm/pg-core';
+
+/** The setting that a command sets which works on all workshops at once: a migration, a backup. */
+const EVERYTHING = sql`current_setting('orthotens.everything', true) = 'on'`;
+/** The workshop that a transaction works in; null in none. */
+export const WORKSHOP = sql`nullif(current_setting('orthotens.workshop', true), '')::uuid`;
+/** Who works in a transaction. */
+export const PERSON = sql`nullif(current_setting('orthotens.person', true), '')::uuid`;
+
+/** A wall: rows that do not satisfy this are neither seen nor written. */
+export const wall = (seen: SQL, written: SQL = seen) =>
+  pgPolicy('wall', {
+    for: 'all',
+    using: sql`${EVERYTHING} or (${seen})`,
+    withCheck: sql`${EVERYTHING} or (${written})`,
+  });
+
+/** At the doors no workshop is known yet. */
+const atTheDoors = () => wall(sql`${WORKSHOP} is null`);
+
+const instant = () => timestamp({ withTimezone: true });
+const stamped = () => ({
+  createdAt: instant().notNull().defaultNow(),
+  updatedAt: instant().notNull().defaultNow(),
+});
+
+export const people = pgTable(
+  'people',
+  {
+    id: uuid().primaryKey().defaultRandom(),
+    /** As papers and the trail write it. */
+    name: text().notNull(),
+    /** Where messages go. */
+    email: text().notNull().unique(),
+    emailVerified: boolean().notNull().default(false),
+    image: text(),
+    /** What they sign in with. */
+    username: text().unique(),
+    displayUsername: text(),
+    ...stamped(),
+  },
+  (t) => [
+    wall(
+      sql`${WORKSHOP} is null or exists (select 1 from members where members.person_id = ${t.id} and members.workshop_id = ${WORKSHOP})`,
+      sql`${WORKSHOP} is null`,
+    ),
+  ],
+);
+
+const ofPerson = () =>
+  uuid()
+    .notNull()
+    .references(() => people.id, { onDelete: 'cascade' });
+
+export const sessions = pgTable(
+  'sessions',
+  {
+    id: uuid().primaryKey().defaultRandom(),
+    userId: ofPerson(),
+    token: text().notNull().unique(),
+    expiresAt: instant().notNull(),
+    ipAddress: text(),
+    userAgent: text(),
+    /** Where they work; null until they have chosen. */
+    workshopId: uuid(),
+    /** The trusted device that it is on. */
+    deviceId: uuid(),
+    /** Left alone since then: nothing is done until a code is given. */
+    lockedAt: instant(),
+    /** Who watches what a learner strings. */
+    watchedBy: uuid(),
+    ...stamped(),
+  },
+  (t) => [index().on(t.userId), atTheDoors()],
+);
+
+export const accounts = pgTable(
+  'accounts',
+  {
+    id: uuid().primaryKey().defaultRandom(),
+    userId: ofPerson(),
+    accountId: text().notNull(),
+    providerId: text().notNull(),
+    /** Its hash, by scrypt with a salt of its own. */
+    password: text(),
+    accessToken: text(),
+    refreshToken: text(),
+    idToken: text(),
+    accessTokenExpiresAt: instant(),
+    refreshTokenExpiresAt: instant(),
+    scope: text(),
+    ...stamped(),
+  },
+  (t) => [index().on(t.userId), atTheDoors()],
+);
+
+/** Links and challenges that are good for one time. */
+export const verifications = pgTable(
+  'verifications',
+  {
+    id: uuid().primaryKey().defaultRandom(),
+    identifier: text().notNull(),
+    value: text().notNull(),
+    expiresAt: instant().notNull(),
+    ...stamped(),
+  },
+  (t) => [index().on(t.identifier), atTheDoors()],
+);
+
+export const passkeys = pgTable(
+  'passkeys',
+  {
+    id: uuid().primaryKey().defaultRandom(),
+    userId: ofPerson(),
+    name: text(),
+    publicKey: text().notNull(),
+    credentialID: text().notNull(),
+    counter: integer().notNull(),
+    deviceType: text().notNull(),
+    backedUp: boolean().notNull(),
+    transports: text(),
+    aaguid: text(),
+    createdAt: instant().defaultNow(),
+  },
+  (t) => [index().on(t.userId), index().on(t.credentialID), atTheDoors()],
+);
+
+/** Requests at the doors, by address. */
+export const rateLimits = pgTable(
+  'rate_limits',
+  {
+    id: uuid().primaryKey().defaultRandom(),
+    key: text().notNull().unique(),
+    count: integer().notNull(),
+    lastRequest: bigint({ mode: 'number' }).notNull(),
+  },
+  () => [atTheDoors()],
+);
+
+/** Wrong passwords and codes, by name and by device. */
+export const attempts = pgTable(
+  'attempts',
+  {
+    key: text().primaryKey(),
+    points: integer().notNull().default(0),
+    /** Instant in ms at which they are forgotten. */
+    expire: bigint({ mode: 'number' }),
+  },
+  () => [atTheDoors()],
+);

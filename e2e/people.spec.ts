@@ -1,0 +1,338 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { expect, test, type Page } from '@playwright/test';
+import { bringUpToDate } from '@/scripts/open';
+import { serverEnvironment } from '@/scripts/server';
+import { databaseBeside } from '@/scripts/databases';
+import { OwnServer, header, kept, readyJob, spaceTo } from './at-the-bench';
+import { own, sentence } from './bench';
+import { comeInAs, pressIn, strangerIn } from './people';
+
+const PASSWORD = 'four walls a ladder';
+
+/** Gives a short code on whatever asks for one. */
+async function giveCode(page: Page, name: string, code: string): Promise<void> {
+  await page.getByRole('radio', { name }).click();
+  await page.getByLabel('Code', { exact: true }).fill(code);
+  await page.getByLabel('Code', { exact: true }).press('Enter');
+}
+
+async function signIn(page: Page, username: string, password: string): Promise<void> {
+  await page.getByLabel('Name to sign in with').fill(username);
+  await page.getByLabel('Password').fill(password);
+  await page.getByRole('button', { name: 'Sign in' }).click();
+}
+
+test('an owner takes somebody in, who makes a password, works as their role, and is let go', async ({
+  page,
+  browser,
+}) => {
+  const name = own('Ida Fennimere');
+  const username = name
+    .toLowerCase()
+    .replace(/[^a-z0-9]/g, '')
+    .slice(-12);
+  await page.goto('/workshop/people');
+  await page.getByRole('button', { name: 'Take them in' }).click();
+  await expect(page.getByText('Write a name, as it stands on papers')).toBeVisible();
+  await page.getByLabel('Name', { exact: true }).fill(name);
+  await page.getByLabel('Name to sign in with').fill('no spaces please');
+  await page.getByLabel('Address for messages').fill(`${username}@netloft.example`);
+  await page.getByRole('button', { name: 'Take them in' }).click();
+  await expect(page.getByText('Letters, digits, full stop, dash')).toBeVisible();
+  await page.getByLabel('Name to sign in with').fill(username);
+  await page.getByRole('button', { name: 'Take them in' }).click();
+  const link = await page.getByRole('status').locator('code').innerText();
+  const row = page.getByRole('listitem').filter({ hasText: name });
+  await expect(row).toContainText('no code');
+
+  const theirs = await strangerIn(browser);
+  await theirs.goto(link);
+  await theirs.getByLabel('New password').fill('short');
+  await theirs.getByRole('button', { name: 'Take this one' }).click();
+  await expect(theirs.getByText('A password has 12 signs or more')).toBeVisible();
+  await theirs.getByLabel('New password').fill(PASSWORD);
+  await theirs.getByRole('button', { name: 'Take this one' }).click();
+  await theirs.waitForURL('/sign-in');
+  await signIn(theirs, username, 'not the password');
+  await expect(sentence(theirs, 'Name and password do not belong together')).toBeVisible();
+  await signIn(theirs, username.toUpperCase(), PASSWORD);
+  await expect(theirs.getByRole('heading', { name: 'Today' })).toBeVisible();
+  await expect(theirs.getByRole('link', { name: 'Workshop', exact: true })).toHaveCount(0);
+  // The link was good once.
+  const late = await strangerIn(browser);
+  await late.goto(link);
+  await late.getByLabel('New password').fill('another few words');
+  await late.getByRole('button', { name: 'Take this one' }).click();
+  await expect(sentence(late, 'This link was used already')).toBeVisible();
+
+  // A stringer sets up; at the counter it is not theirs any more, and the page says so.
+  await theirs.goto('/tickets/401/setup');
+  await expect(theirs.getByLabel('Tension, mains/crosses')).toBeVisible();
+  await row.getByRole('radio', { name: 'counter' }).click();
+  await row.getByRole('button', { name: 'Make them counter' }).click();
+  await expect(row.getByRole('button', { name: 'Make them' })).toHaveCount(0);
+  expect((await theirs.goto('/tickets/401/setup'))?.status()).toBe(403);
+  await expect(theirs.getByText('This is not for your role here')).toBeVisible();
+  await theirs.goto('/frames');
+  await expect(theirs.getByRole('link', { name: 'Enter a frame' })).toHaveCount(0);
+  await theirs.getByRole('link', { name: 'Ostrevan Heron 100', exact: true }).click();
+  await expect(theirs.getByText('This is to look at')).toBeVisible();
+  await expect(theirs.getByRole('button', { name: 'Save the frame' })).toHaveCount(0);
+
+  // Their own change stands on the trail under their name.
+  await theirs.goto('/clients/new');
+  await theirs.getByLabel('Name').fill(own('Taken down'));
+  await theirs.getByRole('button', { name: 'Keep this client' }).click();
+  await theirs.waitForURL(/\/clients/);
+  await page.goto('/workshop/trail');
+  await expect(
+    page.getByRole('row').filter({ hasText: 'client Taken down' }).first(),
+  ).toContainText(name);
+  await expect(
+    page
+      .getByRole('row')
+      .filter({ hasText: `person ${name} changed` })
+      .first(),
+  ).toContainText('role: stringer → counter');
+
+  // A new password signs out everywhere else; the old one is of no use.
+  const second = await strangerIn(browser);
+  await second.goto('/sign-in');
+  await signIn(second, username, PASSWORD);
+  await expect(second.getByRole('heading', { name: 'Today' })).toBeVisible();
+  await theirs.goto('/me');
+  await theirs.getByLabel('The password that you have now').fill('something else');
+  await theirs.getByLabel('The new one').fill('a quiet afternoon');
+  await theirs.getByRole('button', { name: 'Change the password' }).click();
+  await expect(theirs.getByText('That is not the password that you have now')).toBeVisible();
+  await theirs.getByLabel('The password that you have now').fill(PASSWORD);
+  await theirs.getByRole('button', { name: 'Change the password' }).click();
+  await expect(theirs.getByText('The password is changed')).toBeVisible();
+  await second.goto('/');
+  await expect(second.getByRole('heading', { name: 'Sign in' })).toBeVisible();
+
+  // What was typed stays when somebody is let go in the middle of it, and nothing is saved.
+  await theirs.goto('/clients/new');
+  await theirs.getByLabel('Name').fill(own('Too late'));
+  await page.goto('/workshop/people');
+  await row.getByRole('button', { name: 'Remove this person' }).click();
+  await expect(row).toHaveCount(0);
+  await theirs.getByRole('button', { name: 'Keep this client' }).click();
+  await expect(sentence(theirs, 'You do not work in this workshop any more')).toBeVisible();
+  await theirs.goto('/');
+  await expect(theirs.getByText('You do not belong to a workshop here')).toBeVisible();
+  // The last owner stays.
+  const me = page.getByRole('listitem').filter({ hasText: 'this is you' });
+  await me.getByRole('radio', { name: 'learner' }).click();
+  await me.getByRole('button', { name: 'Make them learner' }).click();
+  await expect(sentence(page, 'Somebody has to own the workshop')).toBeVisible();
+});
+
+test('at a trusted bench hands change with a code, a learner is watched, and it locks when left alone', async ({
+  page,
+  browser,
+}) => {
+  const number = await readyJob(page, 'Ostrevan Heron 100', 'Threllan Lull', '52/50 lb');
+  const bench = await comeInAs(browser, 'Hesper');
+  await bench.clock.install();
+  await bench.goto('/workshop/people');
+  const where = own('the bench in the back');
+  await bench.getByLabel('Where this device stands').fill(where);
+  await bench.getByRole('button', { name: 'Trust this device' }).click();
+  await expect(bench.getByRole('listitem').filter({ hasText: where })).toContainText('this one');
+
+  await bench.goto('/me');
+  await bench.getByRole('button', { name: 'Change hands' }).click();
+  await giveCode(bench, 'Wick', '0000');
+  await expect(sentence(bench, 'That is not the code of this person')).toBeVisible();
+  await giveCode(bench, 'Wick', '7304');
+  await expect(bench.getByRole('heading', { name: 'Wick Ellerdune' })).toBeVisible();
+
+  await bench.goto(`/bench/${number}`);
+  await expect(bench.getByRole('heading', { name: 'Who watches?' })).toBeVisible();
+  await expect(bench.getByRole('radio', { name: 'Maud' })).toHaveCount(0);
+  await giveCode(bench, 'Tobin', '5182');
+  await expect(bench.getByRole('button', { name: '. pause' })).toBeEnabled();
+  await spaceTo(bench, 0, 4);
+  await kept(bench);
+
+  await bench.getByRole('button', { name: 'Wick Ellerdune: change hands' }).click();
+  // The keys of the bench do nothing while it asks.
+  await expect(bench.getByLabel('Code', { exact: true })).toBeFocused();
+  await giveCode(bench, 'Tobin', '5182');
+  await expect(bench.getByRole('button', { name: 'Tobin Ravelstock: change hands' })).toBeVisible();
+  await expect(bench.getByRole('button', { name: '. pause' })).toBeEnabled();
+  await expect(header(bench)).toContainText('4 of');
+  await spaceTo(bench, 4, 6);
+  await kept(bench);
+
+  await bench.clock.fastForward('11:00');
+  await expect(bench.getByRole('heading', { name: 'Locked' })).toBeVisible();
+  await bench.keyboard.press('Space');
+  await giveCode(bench, 'Tobin', '5182');
+  await expect(bench.getByRole('heading', { name: 'Locked' })).toHaveCount(0);
+  await expect(header(bench)).toContainText('6 of');
+  await spaceTo(bench, 6, 7);
+  await kept(bench);
+
+  // Loaded anew while it is locked, it stays locked, and nothing of the workshop is shown.
+  await bench.getByRole('button', { name: 'Tobin Ravelstock: change hands' }).click();
+  await bench.getByRole('button', { name: 'Lock it' }).click();
+  await expect(bench.getByRole('heading', { name: 'Locked' })).toBeVisible();
+  await expect(async () => {
+    await bench.goto('/clients');
+    await expect(bench).toHaveURL(/\/locked$/, { timeout: 2000 });
+  }).toPass();
+  await expect(bench.getByText('Brackwether')).toHaveCount(0);
+  await giveCode(bench, 'Hesper', '4071');
+  await expect(bench.getByRole('heading', { name: 'Today' })).toBeVisible();
+  await bench.goto(`/tickets/${number}/pull`);
+  await expect(bench.locator('main')).toContainText(
+    'taken in by Hesper Quillmere set up by Hesper Quillmere strung by Wick Ellerdune (Tobin Ravelstock watched), Tobin Ravelstock',
+  );
+  await bench.getByRole('link', { name: 'every change' }).click();
+  await expect(bench.getByRole('row').filter({ hasText: 'pull of the mains' })).toBeVisible();
+
+  // Five wrong codes shut this door for a while, and no other.
+  await bench.goto('/me');
+  await bench.getByRole('button', { name: 'Change hands' }).click();
+  for (let i = 0; i < 5; i++) {
+    await giveCode(bench, 'Wick', '1111');
+    await expect(sentence(bench, 'That is not the code')).toBeVisible();
+    await bench.getByRole('radio', { name: 'Maud' }).click();
+  }
+  await giveCode(bench, 'Wick', '7304');
+  await expect(sentence(bench, 'Too many wrong codes')).toBeVisible();
+  await giveCode(bench, 'Maud', '6293');
+  await expect(bench.getByRole('heading', { name: 'Maud Ferrowby' })).toBeVisible();
+});
+
+test('a passkey is made and opens the door', async ({ browser, baseURL }) => {
+  const origin = (baseURL ?? '').replace('127.0.0.1', 'localhost');
+  const page = await strangerIn(browser, origin);
+  const devtools = await page.context().newCDPSession(page);
+  await devtools.send('WebAuthn.enable');
+  await devtools.send('WebAuthn.addVirtualAuthenticator', {
+    options: {
+      protocol: 'ctap2',
+      transport: 'internal',
+      hasResidentKey: true,
+      hasUserVerification: true,
+      isUserVerified: true,
+      automaticPresenceSimulation: true,
+    },
+  });
+  await pressIn(page, 'Maud');
+  await page.goto('/me');
+  await page.getByRole('button', { name: 'Make one on this device' }).click();
+  await expect(page.getByRole('list', { name: 'Passkeys' }).getByRole('listitem')).toHaveCount(1);
+  await page.getByRole('button', { name: 'Sign out', exact: true }).click();
+  await page.getByRole('button', { name: 'Use a passkey' }).click();
+  await expect(page.getByRole('link', { name: 'Maud Ferrowby' })).toBeVisible();
+  await page.goto('/me');
+  await page.getByRole('button', { name: 'Take it away' }).click();
+  await expect(page.getByRole('list', { name: 'Passkeys' }).getByRole('listitem')).toHaveCount(0);
+});
+
+/** The latest message in a folder: whom it is to, and its text. */
+function latestMessage(folder: string): string {
+  const name = readdirSync(folder)
+    .filter((file) => file.endsWith('.eml'))
+    .toSorted((a, b) => a.localeCompare(b))
+    .at(-1);
+  const [head = '', body = ''] = readFileSync(join(folder, name ?? ''), 'utf8').split('\r\n\r\n');
+  return `${head}\n${Buffer.from(body, 'base64').toString('utf8')}`;
+}
+
+test('the first start makes the owner and the workshop, once; a lost password comes back by message', async ({
+  browser,
+}) => {
+  const owner = process.env.ORTHOTENS_OWNER_URL ?? '';
+  const empty = await databaseBeside(owner, 'first_start');
+  const entrances = await bringUpToDate(empty, async () => undefined);
+  const environment = serverEnvironment(empty, entrances);
+  const server = await OwnServer.open({ ...environment, ORTHOTENS_DEMO: '0' });
+  try {
+    const context = await browser.newContext({
+      storageState: { cookies: [], origins: [] },
+      timezoneId: 'Pacific/Auckland',
+      baseURL: server.origin,
+    });
+    const page = await context.newPage();
+    await page.goto('/clients');
+    await expect(page.getByRole('heading', { name: 'A new workshop' })).toBeVisible();
+    await page.getByLabel('Name of the workshop').fill('The Loft');
+    await page.getByLabel('Currency').fill('florins');
+    await page.getByLabel('Your name').fill('Ida Fennimere');
+    await page.getByLabel('Address for messages').fill('ida@loft.example');
+    await page.getByLabel('Name to sign in with').fill('ida');
+    await page.getByLabel('Password').fill('ida');
+    await page.getByRole('button', { name: 'Open the workshop' }).click();
+    await expect(page.getByText('the three letters of the currency')).toBeVisible();
+    await expect(page.getByText('A password has 12 signs or more')).toBeVisible();
+    await page.getByLabel('Currency').fill('nzd');
+    await page.getByLabel('Password').fill(PASSWORD);
+    await page.getByRole('button', { name: 'Open the workshop' }).dblclick();
+    await page.waitForURL('/take-in');
+    await page.goto('/');
+    await expect(page.getByRole('heading', { name: 'Your first racket' })).toBeVisible();
+    await expect(page.getByText('The Loft', { exact: true })).toBeVisible();
+    // The clock of the wall here, not the server's.
+    await page.goto('/workshop');
+    await expect(page.getByLabel('Clock')).toHaveValue('Pacific/Auckland');
+    await expect(page.getByLabel('Currency')).toHaveValue('NZD');
+
+    // Nobody else can make it, and this is no demo.
+    const other = await (
+      await browser.newContext({
+        storageState: { cookies: [], origins: [] },
+        baseURL: server.origin,
+      })
+    ).newPage();
+    await other.goto('/first-start');
+    await expect(other.getByRole('heading', { name: 'Sign in' })).toBeVisible();
+    await expect(other.getByText('This is a demo')).toHaveCount(0);
+    const demo = await other.request.post('/doors/sign-in/demo', {
+      data: { username: 'hesper' },
+      headers: { origin: server.origin },
+    });
+    expect(demo.status()).toBe(404);
+    const signUp = await other.request.post('/doors/sign-up/email', {
+      data: { email: 'me@x.example', name: 'Me', password: PASSWORD },
+      headers: { origin: server.origin },
+    });
+    expect(signUp.status()).toBe(404);
+
+    await other.getByRole('link', { name: 'Forgotten?' }).click();
+    await other.getByLabel('Your address for messages').fill('ida@loft.example');
+    await other.getByRole('button', { name: 'Send me a link' }).click();
+    await expect(other.getByText('a message with a link is on its way')).toBeVisible();
+    const message = latestMessage(environment.ORTHOTENS_MESSAGES ?? '');
+    expect(message).toContain('To: ida@loft.example');
+    const link = /http\S+/.exec(message)?.[0] ?? '';
+    expect(link).toContain(`${server.origin}/new-password?token=`);
+    const messages = environment.ORTHOTENS_MESSAGES ?? '';
+    await other.goto(link);
+    await other.getByLabel('New password').fill('a new set of words');
+    await other.getByRole('button', { name: 'Take this one' }).click();
+    await other.waitForURL('/sign-in');
+    expect(latestMessage(messages)).toContain('your password was changed just now');
+    // Whoever was signed in with the old one is out.
+    await page.goto('/');
+    await expect(page.getByRole('heading', { name: 'Sign in' })).toBeVisible();
+
+    // Ten wrong passwords shut the door for this name for a while.
+    for (let i = 0; i < 10; i++) {
+      const tried = await other.request.post('/doors/sign-in/username', {
+        data: { username: 'ida', password: `guess number ${i}` },
+        headers: { origin: server.origin },
+      });
+      expect(tried.status()).toBe(401);
+    }
+    await signIn(other, 'ida', 'a new set of words');
+    await expect(sentence(other, 'Too many wrong tries. Wait 15 minutes')).toBeVisible();
+  } finally {
+    await server.kill();
+  }
+});

@@ -1,0 +1,26 @@
+import { expect, type Browser, type Page } from '@playwright/test';
+
+/** Where the owner's way in is kept for the tests, as a browser keeps it. */
+export const OWNER = '.orthotens/interface-tests/owner.json';
+
+/** A browser of its own that nobody has come in with. */
+export async function strangerIn(browser: Browser, baseURL?: string): Promise<Page> {
+  const context = await browser.newContext({
+    storageState: { cookies: [], origins: [] },
+    ...(baseURL !== undefined && { baseURL }),
+  });
+  return context.newPage();
+}
+
+/** A browser of its own in which one of the demo's people has come in, by the one press on the demo's door. */
+export async function comeInAs(browser: Browser, name: string): Promise<Page> {
+  const page = await strangerIn(browser);
+  await pressIn(page, name);
+  return page;
+}
+
+export async function pressIn(page: Page, name: string): Promise<void> {
+  await page.goto('/');
+  await page.getByRole('button', { name: new RegExp(`^${name}`) }).click();
+  await expect(page.getByRole('heading', { name: 'Today' })).toBeVisible();
+}

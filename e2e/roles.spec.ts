@@ -1,0 +1,232 @@
+import { join } from 'node:path';
+import { expect, test } from '@playwright/test';
+import { and, eq, inArray, sql } from 'drizzle-orm';
+import { may, ROLES, type Role } from '@/core/house/policy';
+import { chanceFrom } from '@/core/maths/chance';
+import { openDatabase } from '@/db/connection';
+import { clients, frames, machines, rackets, strings, tickets } from '@/db/schema';
+import { demoCookie } from '@/scripts/demo-cookie';
+import { actionGates, pageGates } from '@/scripts/gates';
+import { actionsOf, argumentsOf, callAction, type Target } from '@/scripts/hostile';
+import { targetAt } from '@/scripts/hostile-target';
+import { ROOT } from '@/scripts/house';
+import { own } from './bench';
+import { strangerIn } from './people';
+
+const BUILD = join(ROOT, process.env.ORTHOTENS_BUILD ?? '.next');
+const OWNER_URL = process.env.ORTHOTENS_OWNER_URL ?? '';
+
+const NAMES: Readonly<Record<Role, string>> = {
+  owner: 'hesper',
+  stringer: 'tobin',
+  counter: 'maud',
+  learner: 'wick',
+};
+const NOT_YOURS = 'This is not for your role in this workshop';
+/** They answer with what they found, and with nothing to who may not look. */
+const FINDERS = ['findAnything', 'findClients', 'racketsOfClient', 'nearClients'];
+
+const [CLIENT, RACKET, FRAME, STRING, MACHINE] = [0, 1, 2, 3, 4] as const;
+
+/** The address of a page for the rows of a target. */
+function addressOf(file: string, { ids, tickets: numbers }: Target): string {
+  const place = (folder: string): number =>
+    folder.includes('clients')
+      ? CLIENT
+      : folder.includes('rackets')
+        ? RACKET
+        : folder.includes('strings')
+          ? STRING
+          : folder.includes('machines')
+            ? MACHINE
+            : FRAME;
+  return (
+    '/' +
+    file
+      .replace(/^\([^)]+\)\//, '')
+      .replace(/\/?(page\.tsx|route\.ts)$/, '')
+      .replace('[number]', String(numbers[0]))
+      .replace('[id]', ids[place(file)] ?? '')
+  );
+}
+
+/** A message that a route takes; pages are asked for. */
+const sentTo = (path: string, { workshopId }: Target): object | undefined =>
+  path.endsWith('/import/file')
+    ? { madeFor: workshopId, message: { key: workshopId, text: 'x' } }
+    : path.endsWith('/events')
+      ? { madeFor: workshopId, known: 0, events: [] }
+      : undefined;
+
+async function statusOf(path: string, target: Target): Promise<number> {
+  const message = sentTo(path, target);
+  const answer = await fetch(target.origin + path, {
+    redirect: 'manual',
+    headers: {
+      cookie: target.cookie,
+      ...(message && { 'content-type': 'application/json', origin: target.origin }),
+    },
+    ...(message && { method: 'POST', body: JSON.stringify(message) }),
+  });
+  await answer.text();
+  return answer.status;
+}
+
+test('every page, route and action asks for the role, and each role gets what the policy says', async ({
+  baseURL,
+}) => {
+  const target = await targetAt(baseURL ?? '', OWNER_URL, process.env.ORTHOTENS_BUILD ?? '', 'own');
+  const actions = actionsOf(BUILD);
+  for (const role of ROLES) {
+    const as = { ...target, cookie: await demoCookie(target.origin, NAMES[role]) };
+    for (const { name, deed } of pageGates()) {
+      if (!deed) continue;
+      const path = addressOf(name, as);
+      const status = await statusOf(path, as);
+      expect([role, path, status === 403]).toEqual([role, path, !may(role, deed)]);
+      expect([path, status]).not.toEqual([path, 500]);
+    }
+    for (const { name, deed } of actionGates()) {
+      if (!deed) continue;
+      const [id] = actions.find(([, each]) => each === name) ?? [''];
+      expect([name, id]).not.toEqual([name, '']);
+      const args = FINDERS.includes(name)
+        ? [name === 'racketsOfClient' ? as.ids[CLIENT] : 'Hostile']
+        : argumentsOf(name, as, chanceFrom(7));
+      const { status, text } = await callAction(as, id, [as.workshopId, ...args]);
+      expect([role, name, status]).toEqual([role, name, 200]);
+      const refused = FINDERS.includes(name) ? !text.includes('Hostile') : text.includes(NOT_YOURS);
+      expect([role, name, refused]).toEqual([role, name, !may(role, deed)]);
+    }
+  }
+  // Without a cookie nothing is answered at all.
+  const nobody = { ...target, cookie: '' };
+  for (const { name } of pageGates()) {
+    const path = addressOf(name, nobody);
+    expect([path, await statusOf(path, nobody)]).toEqual([path, sentTo(path, nobody) ? 401 : 307]);
+  }
+  for (const [id, name] of actions.filter(([, each]) => !FINDERS.includes(each))) {
+    const { text } = await callAction(nobody, id, [
+      nobody.workshopId,
+      ...argumentsOf(name, nobody, chanceFrom(7)),
+    ]);
+    expect([name, /"ok":true|"go":/.test(text)]).toEqual([name, false]);
+  }
+});
+
+/** What stands in the rows of a target. */
+async function rowsOf({ workshopId, ids, tickets: numbers }: Target): Promise<string> {
+  const { db, close } = openDatabase(OWNER_URL, 'command');
+  const texts: unknown[] = [];
+  for (const table of [clients, rackets, frames, strings, machines])
+    texts.push(
+      await db
+        .select({ row: sql`${table}::text` })
+        .from(table)
+        .where(and(eq(table.workshopId, workshopId), inArray(table.id, [...ids]))),
+    );
+  texts.push(
+    await db
+      .select({ row: sql`${tickets}::text` })
+      .from(tickets)
+      .where(and(eq(tickets.workshopId, workshopId), inArray(tickets.number, [...numbers]))),
+  );
+  await close();
+  return JSON.stringify(texts, undefined, 1);
+}
+
+test('a hostile second workshop sees and changes nothing of the first, by any page, route, export, search or guessed id', async ({
+  page,
+  browser,
+  baseURL,
+}) => {
+  const origin = baseURL ?? '';
+  const target = await targetAt(origin, OWNER_URL, process.env.ORTHOTENS_BUILD ?? '', 'own');
+  // Somebody of this house who owned here once, opened a shop of their own, and was let go.
+  const name = own('Corvin Ashgate');
+  const username = name
+    .toLowerCase()
+    .replace(/[^a-z0-9]/g, '')
+    .slice(-12);
+  await page.goto('/workshop/people');
+  await page.getByLabel('Name', { exact: true }).fill(name);
+  await page.getByLabel('Name to sign in with').fill(username);
+  await page.getByLabel('Address for messages').fill(`${username}@ashgate.example`);
+  await page.getByRole('region', { name: 'Take somebody in' }).getByText('owner').click();
+  await page.getByRole('button', { name: 'Take them in' }).click();
+  const link = await page.getByRole('status').locator('code').innerText();
+  const theirs = await strangerIn(browser, origin);
+  await theirs.goto(link);
+  await theirs.getByLabel('New password').fill('a raven on the gate');
+  await theirs.getByRole('button', { name: 'Take this one' }).click();
+  await theirs.waitForURL('/sign-in');
+  await theirs.getByLabel('Name to sign in with').fill(username);
+  await theirs.getByLabel('Password').fill('a raven on the gate');
+  await theirs.getByRole('button', { name: 'Sign in' }).click();
+  await theirs.getByRole('link', { name }).click();
+  await theirs.getByRole('link', { name: 'Another workshop' }).click();
+  await theirs.getByText('Open another workshop').click();
+  const shop = own('Ashgate Strings');
+  await theirs.getByLabel('Name of the workshop').fill(shop);
+  await theirs.getByRole('button', { name: 'Open it' }).click();
+  await expect(theirs.getByRole('heading', { name: 'Your first racket' })).toBeVisible();
+  await expect(theirs.getByText(shop, { exact: true })).toBeVisible();
+  // They belong to both, and change between them.
+  await theirs.goto('/workshops');
+  await theirs.getByRole('button', { name: 'The Netloft' }).click();
+  await expect(theirs.getByText('Ottiline Brackwether').first()).toBeVisible();
+  await theirs.goto('/workshops');
+  await theirs.getByRole('button', { name: shop }).click();
+  await expect(theirs.getByRole('heading', { name: 'Your first racket' })).toBeVisible();
+  const row = page.getByRole('listitem').filter({ hasText: name });
+  await row.getByRole('button', { name: 'Remove this person' }).click();
+  await expect(row).toHaveCount(0);
+
+  const cookie = (await theirs.context().cookies())
+    .map((each) => `${each.name}=${each.value}`)
+    .join('; ');
+  const { db, close } = openDatabase(OWNER_URL, 'command');
+  const { rows } = await db.execute<{ id: string }>(
+    sql`select id from workshops where name = ${shop}`,
+  );
+  await close();
+  const hostile = { ...target, cookie, workshopId: rows[0]?.id ?? '' };
+  const before = await rowsOf(target);
+
+  for (const { name: file } of pageGates()) {
+    const path = addressOf(file, hostile);
+    if (sentTo(path, hostile)) continue;
+    for (const query of ['', '?find=Ottiline', `?ticket=${target.tickets[0]}`]) {
+      const answer = await fetch(origin + path + query, {
+        headers: { cookie },
+        redirect: 'manual',
+      });
+      const told = /Brackwether|Netloft|Ostrevan|Hostile/.exec(await answer.text())?.[0];
+      expect([path + query, told]).toEqual([path + query, undefined]);
+      if (/\[(id|number)\]/.test(file)) expect([path, answer.status]).toEqual([path, 404]);
+    }
+  }
+  const actions = actionsOf(BUILD);
+  for (const [id, action] of actions)
+    for (const madeFor of [target.workshopId, hostile.workshopId]) {
+      const args = FINDERS.includes(action)
+        ? [action === 'racketsOfClient' ? target.ids[CLIENT] : 'Brackwether']
+        : argumentsOf(action, target, chanceFrom(11));
+      const { text } = await callAction(hostile, id, [madeFor, ...args]);
+      if (FINDERS.includes(action))
+        expect([action, /Ottiline|Ostrevan|Hostile/.test(text)]).toEqual([action, false]);
+    }
+  for (const [id] of actions.filter(([, each]) => /^(remove|restore)/.test(each)))
+    for (const guessed of target.ids) await callAction(hostile, id, [hostile.workshopId, guessed]);
+  const events = await fetch(`${origin}/bench/${target.tickets[0]}/events`, {
+    method: 'POST',
+    headers: { cookie, origin, 'content-type': 'application/json' },
+    body: JSON.stringify({ madeFor: hostile.workshopId, known: 0, events: [] }),
+  });
+  expect(events.status).toBe(404);
+  const exported = await fetch(`${origin}/frames/document`, { headers: { cookie } });
+  expect(await exported.text()).not.toMatch(/Hostile|Ostrevan/);
+  const table = await fetch(`${origin}/strings/table`, { headers: { cookie } });
+  expect(await table.text()).not.toMatch(/Hostile|Threllan/);
+  expect(await rowsOf(target)).toBe(before);
+});
