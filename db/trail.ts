@@ -1,6 +1,7 @@
-import { and, desc, eq, sql } from 'drizzle-orm';
+import { and, desc, eq, ilike, or, sql } from 'drizzle-orm';
 import type { Connection } from './connection';
 import { people } from './doors-schema';
+import { containing } from './saving';
 import { trail } from './schema';
 
 export interface TrailEntry {
@@ -52,10 +53,21 @@ export function trailOf(db: Connection, workshopId: string) {
   return {
     of,
 
-    /** The latest changes of the whole workshop, from the one after `before` backwards. */
-    latest: (limit: number, before?: number): Promise<TrailEntry[]> =>
+    /**
+     * The latest changes of the whole workshop, from the one after `before` backwards; those by somebody or
+     * about something that has `text` in its name.
+     */
+    latest: (limit: number, text = '', before?: number): Promise<TrailEntry[]> =>
       entries()
-        .where(and(mine, before === undefined ? undefined : sql`${trail.id} < ${before}`))
+        .where(
+          and(
+            mine,
+            before === undefined ? undefined : sql`${trail.id} < ${before}`,
+            text === ''
+              ? undefined
+              : or(ilike(trail.name, containing(text)), ilike(people.name, containing(text))),
+          ),
+        )
         .orderBy(desc(trail.id))
         .limit(limit),
 

@@ -82,13 +82,17 @@ test('an owner takes somebody in, who makes a password, works as their role, and
 
   // Their own change stands on the trail under their name.
   await theirs.goto('/clients/new');
-  await theirs.getByLabel('Name').fill(own('Taken down'));
+  const taken = own('Taken down');
+  await theirs.getByLabel('Name').fill(taken);
   await theirs.getByRole('button', { name: 'Keep this client' }).click();
   await theirs.waitForURL(/\/clients/);
   await page.goto('/workshop/trail');
-  await expect(
-    page.getByRole('row').filter({ hasText: 'client Taken down' }).first(),
-  ).toContainText(name);
+  await page.getByRole('searchbox').fill(taken);
+  await page.getByRole('searchbox').press('Enter');
+  await expect(page.getByRole('row').filter({ hasText: `client ${taken} added` })).toContainText(
+    name,
+  );
+  await page.goto(`/workshop/trail?find=${encodeURIComponent(name)}`);
   await expect(
     page
       .getByRole('row')
@@ -96,11 +100,21 @@ test('an owner takes somebody in, who makes a password, works as their role, and
       .first(),
   ).toContainText('role: stringer → counter');
 
-  // A new password signs out everywhere else; the old one is of no use.
+  // Signing out everywhere is everywhere.
   const second = await strangerIn(browser);
   await second.goto('/sign-in');
   await signIn(second, username, PASSWORD);
   await expect(second.getByRole('heading', { name: 'Today' })).toBeVisible();
+  await theirs.goto('/me');
+  await theirs.getByRole('button', { name: 'Sign out everywhere' }).click();
+  await theirs.waitForURL('/sign-in');
+  await second.goto('/');
+  await signIn(second, username, PASSWORD);
+  await expect(second.getByRole('heading', { name: 'Today' })).toBeVisible();
+  await signIn(theirs, username, PASSWORD);
+  await expect(theirs.getByRole('heading', { name: 'Today' })).toBeVisible();
+
+  // A new password signs out everywhere else; the old one is of no use.
   await theirs.goto('/me');
   await theirs.getByLabel('The password that you have now').fill('something else');
   await theirs.getByLabel('The new one').fill('a quiet afternoon');
@@ -132,6 +146,7 @@ test('an owner takes somebody in, who makes a password, works as their role, and
 test('at a trusted bench hands change with a code, a learner is watched, and it locks when left alone', async ({
   page,
   browser,
+  baseURL,
 }) => {
   const number = await readyJob(page, 'Ostrevan Heron 100', 'Threllan Lull', '52/50 lb');
   const bench = await comeInAs(browser, 'Hesper');
@@ -185,6 +200,13 @@ test('at a trusted bench hands change with a code, a learner is watched, and it 
     await expect(bench).toHaveURL(/\/locked$/, { timeout: 2000 });
   }).toPass();
   await expect(bench.getByText('Brackwether')).toHaveCount(0);
+  // Whoever passes by makes no way in of their own, and goes nowhere else.
+  for (const door of ['/doors/change-password', '/doors/passkey/delete-passkey'])
+    expect(
+      (await bench.request.post(door, { data: {}, headers: { origin: baseURL ?? '' } })).status(),
+    ).toBe(403);
+  await bench.goto('/workshops');
+  await expect(bench).toHaveURL(/\/locked$/);
   await giveCode(bench, 'Hesper', '4071');
   await expect(bench.getByRole('heading', { name: 'Today' })).toBeVisible();
   await bench.goto(`/tickets/${number}/pull`);
@@ -298,11 +320,13 @@ test('the first start makes the owner and the workshop, once; a lost password co
       headers: { origin: server.origin },
     });
     expect(demo.status()).toBe(404);
-    const signUp = await other.request.post('/doors/sign-up/email', {
-      data: { email: 'me@x.example', name: 'Me', password: PASSWORD },
-      headers: { origin: server.origin },
-    });
-    expect(signUp.status()).toBe(404);
+    for (const door of ['sign-up/email', 'sign-in/email', 'update-user', 'update-session']) {
+      const opened = await other.request.post(`/doors/${door}`, {
+        data: { email: 'me@x.example', name: 'Me', password: PASSWORD },
+        headers: { origin: server.origin },
+      });
+      expect([door, opened.status()]).toEqual([door, 404]);
+    }
 
     await other.getByRole('link', { name: 'Forgotten?' }).click();
     await other.getByLabel('Your address for messages').fill('ida@loft.example');

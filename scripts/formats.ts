@@ -9,7 +9,7 @@ import { withRules } from './rules-table';
 
 writeFileSync(
   join(ROOT, 'docs/formats/frame.schema.json'),
-  `${JSON.stringify(frameJsonSchema(), null, 2)}\n`,
+  await format(JSON.stringify(frameJsonSchema()), { parser: 'json', printWidth: 100 }),
 );
 
 for (const [name, written] of [

@@ -51,7 +51,8 @@ export const thisDevice = cache(async (): Promise<TrustedDevice | undefined> =>
   deviceOf((await cookies()).get(DEVICE_COOKIE)?.value),
 );
 
-export const myWorkshops = (person: Person): Promise<Membership[]> =>
+/** Where somebody works, whichever workshop asks. */
+export const myWorkshops = (person: Pick<Person, 'id'>): Promise<Membership[]> =>
   behindWalls(database(), { personId: person.id }, (transaction) =>
     membershipsOf(transaction, person.id),
   );

@@ -2,7 +2,7 @@
 import { passkey } from '@better-auth/passkey';
 import { betterAuth } from 'better-auth';
 import { drizzleAdapter } from 'better-auth/adapters/drizzle';
-import { APIError, createAuthMiddleware } from 'better-auth/api';
+import { APIError, createAuthMiddleware, getSessionFromCtx } from 'better-auth/api';
 import { nextCookies } from 'better-auth/next-js';
 import { username } from 'better-auth/plugins';
 import { hostsNamed } from '@/app/doors';
@@ -15,6 +15,36 @@ import { handsDoor } from './hands-door';
 import { LONGEST_PASSWORD, SHORTEST_PASSWORD } from './identity-entry';
 
 const DAY = 24 * 60 * 60;
+
+/** The doors that there are; better-auth has more, and none of them is served. */
+const SERVED = [
+  '/sign-in/username',
+  '/sign-in/demo',
+  '/sign-out',
+  '/get-session',
+  '/revoke-other-sessions',
+  '/change-password',
+  '/request-password-reset',
+  '/reset-password',
+  '/hands/change',
+  '/hands/lock',
+  '/hands/watch',
+  '/passkey/generate-register-options',
+  '/passkey/verify-registration',
+  '/passkey/generate-authenticate-options',
+  '/passkey/verify-authentication',
+  '/passkey/list-user-passkeys',
+  '/passkey/delete-passkey',
+];
+/** Those that a device which was left alone does not open: whoever passes by would make a way in of their own. */
+const SHUT_WHILE_LOCKED = [
+  '/change-password',
+  '/revoke-other-sessions',
+  '/hands/watch',
+  '/passkey/generate-register-options',
+  '/passkey/verify-registration',
+  '/passkey/delete-passkey',
+];
 
 const tooMany = (minutes: number) =>
   new APIError('TOO_MANY_REQUESTS', {
@@ -112,16 +142,6 @@ function make() {
         '/reset-password': { window: 600, max: 20 },
       },
     },
-    disabledPaths: [
-      '/sign-up/email',
-      '/sign-in/email',
-      '/sign-in/social',
-      '/is-username-available',
-      '/update-user',
-      '/change-email',
-      '/delete-user',
-      '/link-social',
-    ],
     advanced: {
       cookiePrefix: 'orthotens',
       // Behind TLS; browsers do not send such cookies to a workshop that is reached without it.
@@ -130,7 +150,14 @@ function make() {
       database: { generateId: 'uuid' },
     },
     hooks: {
-      before: createAuthMiddleware(async ({ path, body }) => {
+      before: createAuthMiddleware(async (asked) => {
+        const { path, body } = asked;
+        if (!SERVED.includes(path)) throw new APIError('NOT_FOUND');
+        if (SHUT_WHILE_LOCKED.includes(path)) {
+          const found = await getSessionFromCtx<object, { lockedAt?: Date | null }>(asked);
+          if (found?.session.lockedAt)
+            throw new APIError('FORBIDDEN', { message: 'This device is locked.' });
+        }
         const minutes =
           path === '/sign-in/username'
             ? await countTry('password', nameIn(body))

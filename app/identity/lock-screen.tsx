@@ -59,7 +59,7 @@ export function LockScreen({ personId, faces, device, locked: lockedBefore }: Lo
       onClose={() => state === 'changing' && setState('open')}
       className="relative z-50"
     >
-      <div className="bg-paper/97 fixed inset-0" />
+      <div className="bg-paper fixed inset-0" />
       <div className="fixed inset-0 overflow-y-auto">
         <DialogPanel className="mx-auto flex min-h-full max-w-2xl flex-col justify-center px-6 py-10">
           <DialogTitle className="figure mb-2 text-4xl">

@@ -38,6 +38,7 @@ describe('who may do what (common practice of small workshops, no source)', () =
         ['change strings', 'see strings'],
         ['change machines', 'see machines'],
         ['check machines', 'see machines'],
+        ['change house rules', 'see house rules'],
         ['string', 'see the day'],
       ] as const)
         expect([role, change, !may(role, change) || may(role, see)]).toEqual([role, change, true]);

@@ -33,6 +33,7 @@ const DEEDS = {
   'check machines': ['owner', 'stringer'],
   'change machines': ['owner'],
   'change the workshop': ['owner'],
+  'see house rules': ['owner', 'stringer'],
   'change house rules': ['owner'],
   'change people': ['owner'],
   'trust devices': ['owner'],

@@ -30,8 +30,7 @@ export function FormFoot({
   children,
 }: FormFootProps) {
   const isIdle = onlySaves && form.untouched;
-  if (useOnlySeen())
-    return <p className="label mt-6">This is to look at: your role here does not change it.</p>;
+  if (useOnlySeen()) return null;
   return (
     <div
       className={clsx(

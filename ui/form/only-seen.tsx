@@ -9,5 +9,10 @@ export const useOnlySeen = (): boolean => useContext(OnlySeen);
 
 /** What is inside is shown, and cannot be changed where it is only to be seen. */
 export function Seen({ only, children }: { readonly only: boolean; readonly children: ReactNode }) {
-  return <OnlySeen value={only}>{children}</OnlySeen>;
+  return (
+    <OnlySeen value={only}>
+      {only && <p className="label mb-3">This is to look at: your role here does not change it.</p>}
+      {children}
+    </OnlySeen>
+  );
 }

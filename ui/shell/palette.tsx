@@ -18,29 +18,16 @@ export interface Finding {
   readonly text: string;
 }
 
-const ACTIONS: readonly Finding[] = [
-  { href: '/take-in', kind: 'do', text: 'Take a racket in' },
-  { href: '/', kind: 'go', text: 'Today' },
-  { href: '/clients/new', kind: 'do', text: 'Add a client' },
-  { href: '/frames/new', kind: 'do', text: 'Enter a frame' },
-  { href: '/strings/new', kind: 'do', text: 'Add a string' },
-  { href: '/jobs', kind: 'go', text: 'Jobs on record' },
-  { href: '/workshop', kind: 'go', text: 'Workshop' },
-  { href: '/workshop/house-rules', kind: 'go', text: 'House rules' },
-  { href: '/workshop/machines', kind: 'go', text: 'Machines' },
-  { href: '/practice', kind: 'go', text: 'Practice at the bench' },
-  { href: '/same-feel', kind: 'do', text: 'Same feel on another frame' },
-  { href: '/strings/import', kind: 'do', text: 'Bring strings in from a table' },
-];
-
 interface PaletteProps {
   readonly open: boolean;
   readonly close: () => void;
+  /** What can be done and where one can go, beside what is found. */
+  readonly actions: readonly Finding[];
   readonly find: (text: string) => Promise<readonly Finding[]>;
 }
 
 /** Finds anything by a few letters, from anywhere. Enter waits for the answer to what stands in the field. */
-export function Palette({ open, close, find }: PaletteProps) {
+export function Palette({ open, close, actions: known, find }: PaletteProps) {
   const router = useRouter();
   const [typed, setTyped] = useState('');
   /** Enter was pressed before the answer came. */
@@ -50,7 +37,7 @@ export function Palette({ open, close, find }: PaletteProps) {
   const answered = answer.to === asked;
   const waits = asked !== '' && !answered;
   const found = answered ? answer.found : [];
-  const actions = ACTIONS.filter(({ text }) => text.toLowerCase().includes(asked.toLowerCase()));
+  const actions = known.filter(({ text }) => text.toLowerCase().includes(asked.toLowerCase()));
   const all = [...found, ...actions];
 
   const leave = () => {

@@ -16,11 +16,12 @@ interface TopBarProps {
   /** Whether rackets are taken in by this one. */
   readonly takesIn: boolean;
   /** Nothing where this one does not look for clients and jobs. */
+  readonly actions: readonly Finding[];
   readonly find: ((text: string) => Promise<readonly Finding[]>) | undefined;
 }
 
 /** Where one is, where one can go, and the keys that work everywhere. */
-export function TopBar({ workshop, person, places, takesIn, find }: TopBarProps) {
+export function TopBar({ workshop, person, places, takesIn, actions, find }: TopBarProps) {
   const here = usePathname();
   const router = useRouter();
   const awake = useAwake();
@@ -91,7 +92,14 @@ export function TopBar({ workshop, person, places, takesIn, find }: TopBarProps)
       >
         {person}
       </Link>
-      {find && <Palette open={open === 'palette'} close={() => setOpen(undefined)} find={find} />}
+      {find && (
+        <Palette
+          open={open === 'palette'}
+          close={() => setOpen(undefined)}
+          actions={actions}
+          find={find}
+        />
+      )}
       <ShortcutHelp open={open === 'help'} close={() => setOpen(undefined)} />
     </header>
   );

@@ -14,6 +14,7 @@ import type { FormAnswer } from '@/ui/form/result';
 export async function workIn(workshopId: unknown): Promise<void> {
   const person = await signedIn();
   if (!person) redirect('/sign-in');
+  if (person.lockedAt) redirect('/locked');
   const chosen = rowId.safeParse(workshopId);
   const mine = await myWorkshops(person);
   if (!chosen.success || !mine.some((each) => each.workshopId === chosen.data))

@@ -11,6 +11,7 @@ export const metadata: Metadata = { title: 'Where you work' };
 export default async function WorkshopsPage() {
   const person = await signedIn();
   if (!person) redirect('/sign-in');
+  if (person.lockedAt) redirect('/locked');
   const mine = await myWorkshops(person);
   return (
     <>

@@ -79,8 +79,13 @@ export function BenchView(props: BenchViewProps) {
             {sound.on ? 'Sound off' : 'Sound on'}
           </button>
           {props.changesHands && (
-            <button type="button" className="underline" onClick={changeHands}>
-              {props.person}: change hands
+            <button
+              type="button"
+              className="underline"
+              aria-label={`${props.person}: change hands`}
+              onClick={changeHands}
+            >
+              {props.person}
             </button>
           )}
           <Link href={`/tickets/${number}/pull`} className="underline">

@@ -28,8 +28,8 @@ export default async function FramePage({ params }: PageProps<'/frames/[id]'>) {
   const { workshop, role, frame } = await frameAt(id);
   if (!frame) notFound();
   return (
-    <Seen only={!may(role, 'change frames')}>
-      <main className="px-6 py-6">
+    <main className="px-6 py-6">
+      <Seen only={!may(role, 'change frames')}>
         {frame.removedAt && (
           <RemovedNotice what="frame" restore={restoreFrame.bind(null, workshop.id, id)} />
         )}
@@ -58,7 +58,7 @@ export default async function FramePage({ params }: PageProps<'/frames/[id]'>) {
             />
           </p>
         )}
-      </main>
-    </Seen>
+      </Seen>
+    </main>
   );
 }

@@ -12,6 +12,7 @@ import { TicketFigure } from '@/ui/ticket-figure';
 import { RemoveButton } from '@/ui/remove-button';
 import { RemovedNotice } from '@/ui/removed-notice';
 import { changeRacket, removeRacket, restoreRacket } from '../actions';
+import { may } from '@/core/house/policy';
 import { RacketForm } from '../racket-form';
 import { strungBefore } from '../strung-before';
 
@@ -28,7 +29,7 @@ export async function generateMetadata({ params }: PageProps<'/rackets/[id]'>): 
 
 export default async function RacketPage({ params }: PageProps<'/rackets/[id]'>) {
   const id = routeId((await params).id);
-  const { workshop, clients, frames, tickets, racket } = await racketAt(id);
+  const { workshop, clients, frames, tickets, racket, role } = await racketAt(id);
   if (!racket) notFound();
   const history = await tickets.ofRacket(id);
   const [client, frame] = await Promise.all([
@@ -103,7 +104,7 @@ export default async function RacketPage({ params }: PageProps<'/rackets/[id]'>)
               </Link>
             </>
           )}
-          {racket.frameId && (
+          {racket.frameId && may(role, 'set up') && (
             <Link href={`/same-feel?racket=${id}`} className="underline">
               Same feel on another racket
             </Link>

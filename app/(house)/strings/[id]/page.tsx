@@ -27,8 +27,8 @@ export default async function StringPage({ params }: PageProps<'/strings/[id]'>)
   const { workshop, role, string } = await stringAt(id);
   if (!string) notFound();
   return (
-    <Seen only={!may(role, 'change strings')}>
-      <main className="px-6 py-6">
+    <main className="px-6 py-6">
+      <Seen only={!may(role, 'change strings')}>
         {string.removedAt && (
           <RemovedNotice what="string" restore={restoreString.bind(null, workshop.id, id)} />
         )}
@@ -52,7 +52,7 @@ export default async function StringPage({ params }: PageProps<'/strings/[id]'>)
             />
           </p>
         )}
-      </main>
-    </Seen>
+      </Seen>
+    </main>
   );
 }

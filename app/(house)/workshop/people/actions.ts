@@ -4,6 +4,7 @@ import { cookies } from 'next/headers';
 import { z } from 'zod';
 import { action, entryOf, rowId, rowVersion } from '@/app/action';
 import { answerTo, misread, refused, said } from '@/app/answers';
+import { myWorkshops } from '@/app/identity/at-work';
 import { DEVICE_COOKIE, deviceCookie, newDeviceToken } from '@/app/identity/device';
 import { personName, personSchema, type PersonEntry } from '@/app/identity/identity-entry';
 import { makePerson, passwordLink } from '@/app/identity/make-person';
@@ -94,6 +95,11 @@ export const newLink = action(
   async ({ members }, id): Promise<LinkAnswer> => {
     const member = (await members.all()).find((each) => each.id === id);
     if (!member || member.leftAt) return refused('This person does not work here any more.');
+    // Whoever holds the link becomes this person, also where another owner has the say.
+    if ((await myWorkshops({ id: member.personId })).length > 1)
+      return refused(
+        'This person works in another workshop too, so only they can ask for a link: at the door, under Forgotten.',
+      );
     return { ok: true, link: await passwordLink(member.personId) };
   },
 );

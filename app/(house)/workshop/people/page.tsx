@@ -37,7 +37,7 @@ export default async function PeoplePage() {
           Every change
         </Link>
       </div>
-      <div className="grid gap-x-12 gap-y-8 lg:grid-cols-[2fr_1fr]">
+      <div className="grid gap-x-12 gap-y-8 lg:grid-cols-[2.6fr_1fr]">
         <div>
           <ul aria-label="People" className="border-edge border-t">
             {now.map((member) => (

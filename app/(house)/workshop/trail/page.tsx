@@ -3,7 +3,8 @@ import Link from 'next/link';
 import { openFor } from '@/app/identity/at-work';
 import { routeNumber } from '@/app/route-id';
 import { formatDay, wallTime } from '@/core/measure/promised-time';
-import { Table } from '@/ui/list-page';
+import { searchText } from '@/app/search-text';
+import { ListPage, Table } from '@/ui/list-page';
 import { aboutWords, changeWords } from './trail-words';
 
 export const metadata: Metadata = { title: 'Every change' };
@@ -13,15 +14,18 @@ const PAGE = 60;
 /** Who changed what and when, the latest first; of one ticket, where one is named. */
 export default async function TrailPage({ searchParams }: PageProps<'/workshop/trail'>) {
   const { workshop, trail, tickets } = await openFor('see the trail');
-  const { ticket: asked, before } = await searchParams;
+  const asks = await searchParams;
+  const { ticket: asked, before } = asks;
+  const find = searchText(asks);
   const ticket = typeof asked === 'string' ? await tickets.get(routeNumber(asked)) : undefined;
   const from = typeof before === 'string' && /^\d{1,15}$/.test(before) ? Number(before) : undefined;
-  const entries = ticket ? await trail.of('tickets', ticket.id) : await trail.latest(PAGE, from);
+  const entries = ticket
+    ? await trail.of('tickets', ticket.id)
+    : await trail.latest(PAGE, find, from);
   const last = entries.at(-1);
   return (
-    <main className="px-6 py-6">
+    <ListPage title="Every change" search={find} searchLabel="Find by who, or by what it was about">
       <div className="mb-1 flex flex-wrap items-baseline gap-x-6">
-        <h1 className="figure text-4xl">Every change</h1>
         {ticket ? (
           <>
             <Link href={`/tickets/${ticket.number}`} className="underline">
@@ -42,7 +46,7 @@ export default async function TrailPage({ searchParams }: PageProps<'/workshop/t
       </p>
       <Table
         head={['When', 'Who', 'What', 'Change']}
-        empty="Nothing was changed yet."
+        empty={find ? `No change by or about “${find}”.` : 'Nothing was changed yet.'}
         rows={entries.map((entry) => {
           const at = wallTime(entry.at, workshop.timeZone);
           return {
@@ -62,11 +66,14 @@ export default async function TrailPage({ searchParams }: PageProps<'/workshop/t
       />
       {!ticket && last && entries.length === PAGE && (
         <p className="mt-4">
-          <Link href={`/workshop/trail?before=${last.id}`} className="underline">
+          <Link
+            href={`/workshop/trail?find=${encodeURIComponent(find)}&before=${last.id}`}
+            className="underline"
+          >
             Earlier ones
           </Link>
         </p>
       )}
-    </main>
+    </ListPage>
   );
 }

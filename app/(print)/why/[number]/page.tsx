@@ -1,3 +1,4 @@
+import { may } from '@/core/house/policy';
 import { openFor } from '@/app/identity/at-work';
 import type { Metadata } from 'next';
 import Link from 'next/link';
@@ -10,10 +11,13 @@ export const metadata: Metadata = { title: 'Words for the client' };
 
 /** Why this string and this tension, for the client to take home. */
 export default async function WhyPage({ params }: PageProps<'/why/[number]'>) {
-  await openFor('see tickets');
+  const { role } = await openFor('see tickets');
   const { ticket, client, setup, workshop } = await openTicket((await params).number);
   const back = (
-    <Link href={`/tickets/${ticket.number}/setup`} className="underline">
+    <Link
+      href={`/tickets/${ticket.number}${may(role, 'set up') ? '/setup' : ''}`}
+      className="underline"
+    >
       Back to the ticket
     </Link>
   );

@@ -47,8 +47,8 @@ export default async function MachinePage({ params }: PageProps<'/workshop/machi
         </Link>
       </div>
       <div className="grid gap-10 lg:grid-cols-2">
-        <Seen only={!may(role, 'change machines')}>
-          <div>
+        <div>
+          <Seen only={!may(role, 'change machines')}>
             <MachineForm
               key={machine.version}
               name={`machine ${id}`}
@@ -63,10 +63,10 @@ export default async function MachinePage({ params }: PageProps<'/workshop/machi
               restore={restoreMachine.bind(null, workshop.id, id)}
               listHref="/workshop/machines"
             />
-          </div>
-        </Seen>
-        <Seen only={!may(role, 'check machines')}>
-          <section aria-label="Checks of its pull">
+          </Seen>
+        </div>
+        <section aria-label="Checks of its pull">
+          <Seen only={!may(role, 'check machines')}>
             <h2 className="figure text-2xl">Checks of its pull</h2>
             <p className="label mb-2">
               Hang a known weight on the gripper, or hook a spring scale in: what was it set to, and
@@ -107,8 +107,8 @@ export default async function MachinePage({ params }: PageProps<'/workshop/machi
                 </li>
               ))}
             </ul>
-          </section>
-        </Seen>
+          </Seen>
+        </section>
       </div>
     </main>
   );
