@@ -72,6 +72,15 @@ const config = [
   mayNotReach('formats', 'app', 'ui', 'db', 'workers'),
   mayNotReach('ui', 'app', 'db'),
   {
+    files: ['app/**/*.tsx'],
+    rules: {
+      'no-restricted-imports': [
+        'error',
+        { name: 'next/link', message: 'Use ui/link: it asks for a page when somebody goes there.' },
+      ],
+    },
+  },
+  {
     // Tests may look to the right, at whole jobs.
     files: ['core/**/*.ts'],
     ignores: ['core/**/*.test.ts', 'core/testing/**'],

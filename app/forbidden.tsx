@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { connection } from 'next/server';
 
 /** For somebody who is in, and asks for what is not their work here. */

@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { connection } from 'next/server';
 
 /** Made anew for each answer, as every page is, so that its scripts carry the nonce of that answer. */

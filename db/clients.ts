@@ -90,6 +90,7 @@ export function clientsOf(db: Connection, workshopId: string) {
             eq(tickets.workshopId, workshopId),
             eq(rackets.clientId, id),
             isNull(tickets.closedAt),
+            isNull(tickets.withdrawnAt),
             isNull(tickets.removedAt),
           ),
         );

@@ -27,7 +27,7 @@ export function racketsOf(db: Connection, workshopId: string) {
         frameName: sql<string>`coalesce(${frames.name}, ${rackets.label})`,
         openNumber: sql<
           number | null
-        >`(select max(${tickets.number}) from ${tickets} where ${tickets.racketId} = ${rackets.id} and ${tickets.closedAt} is null and ${tickets.removedAt} is null)`,
+        >`(select max(${tickets.number}) from ${tickets} where ${tickets.racketId} = ${rackets.id} and ${tickets.closedAt} is null and ${tickets.withdrawnAt} is null and ${tickets.removedAt} is null)`,
       })
       .from(rackets)
       .innerJoin(clients, eq(clients.id, rackets.clientId))
@@ -104,6 +104,7 @@ export function racketsOf(db: Connection, workshopId: string) {
             eq(tickets.workshopId, workshopId),
             eq(tickets.racketId, id),
             isNull(tickets.closedAt),
+            isNull(tickets.withdrawnAt),
             isNull(tickets.removedAt),
           ),
         );

@@ -10,6 +10,7 @@ import { newtons } from '@/core/measure/units';
 import type { Database, OpenDatabase } from './connection';
 import { fillWithDemo } from './demo/fill';
 import { migrateDatabase } from './migrate';
+import { people } from './doors-schema';
 import { clients, frames, strings, tickets, workshops } from './schema';
 import { newWorkshop, openTestDatabase } from './testing';
 import { recordsOf } from './workshop';
@@ -392,4 +393,64 @@ describe('the demo', () => {
     expect(await bench.tickets.open()).toHaveLength(6);
     for (const { record: kept } of await bench.tickets.closed('', 400)) jobRecordSchema.parse(kept);
   });
+});
+
+describe('a ticket that is not wanted any more', () => {
+  it('is out of the day with its reason, cannot be changed, and comes back as it was', async () => {
+    const { bench, ticket, racket } = await withTicket();
+    const { number } = ticket;
+    expect(await bench.tickets.withdraw(number, ticket.version, 'cracked')).toBe('saved');
+    // Sent twice, its first answer lost on the way.
+    expect(await bench.tickets.withdraw(number, ticket.version, 'cracked')).toBe('saved');
+    expect(await bench.tickets.open()).toEqual([]);
+    expect((await bench.tickets.withdrawn()).map((each) => each.number)).toEqual([number]);
+    expect((await bench.rackets.get(racket.id))?.openNumber).toBeNull();
+    expect(await bench.tickets.change(number, ticket.version + 1, { wish: 'x' })).toBe('changed');
+    expect(await bench.tickets.takeUp(number, ticket.version)).toBe('changed');
+    expect(await bench.tickets.takeUp(number, ticket.version + 1)).toBe('saved');
+    expect((await bench.tickets.open())[0]).toMatchObject({ number, withdrawnWhy: '' });
+  });
+
+  it('is not taken up while its racket is on another ticket', async () => {
+    const { bench, ticket, racket } = await withTicket();
+    await bench.tickets.withdraw(ticket.number, ticket.version, 'not today');
+    const again = await bench.tickets.add(randomUUID(), { racketId: racket.id, ...ASKED });
+    expect(await bench.tickets.takeUp(ticket.number, ticket.version + 1)).toEqual({
+      on: again.number,
+    });
+  });
+
+  it('is never closed, and a closed one never withdrawn', async () => {
+    const { bench, ticket } = await withTicket();
+    const closing = {
+      labourMinor: 1,
+      stringMinor: 1,
+      record: record(),
+      drawn: drawnOf(doneJob()),
+    };
+    await bench.tickets.withdraw(ticket.number, ticket.version, 'cracked');
+    expect(await bench.tickets.close(ticket.number, ticket.version + 1, closing)).toBe('changed');
+    await bench.tickets.takeUp(ticket.number, ticket.version + 1);
+    expect(await bench.tickets.close(ticket.number, ticket.version + 2, closing)).toBe('saved');
+    expect(await bench.tickets.withdraw(ticket.number, ticket.version + 3, 'late')).toBe('changed');
+  });
+});
+
+it('a correction is added to a record, once and beside what stands there', async () => {
+  const { bench, ticket } = await withTicket();
+  const [first, second] = [randomUUID(), randomUUID()];
+  const [person] = await db
+    .insert(people)
+    .values({ name: 'Ada', email: `${first}@shop.example` })
+    .returning({ id: people.id });
+  await bench.tickets.correct(ticket.id, first, person?.id ?? '', 'It was 24 kg.');
+  await bench.tickets.correct(ticket.id, first, person?.id ?? '', 'It was 25 kg.');
+  await bench.tickets.correct(ticket.id, second, person?.id ?? '', 'And 1.30.');
+  const kept = await bench.tickets.corrections(ticket.id);
+  expect(kept.map(({ text, who }) => `${who}: ${text}`)).toEqual([
+    'Ada: It was 24 kg.',
+    'Ada: And 1.30.',
+  ]);
+  const other = await newWorkshop(db);
+  expect(await other.tickets.corrections(ticket.id)).toEqual([]);
 });

@@ -17,6 +17,7 @@ const RECORDS: Readonly<Record<string, string>> = {
   rackets: 'select, insert, update',
   tickets: 'select, insert, update',
   bench_events: 'select, insert',
+  corrections: 'select, insert',
   members: 'select, insert, update',
   devices: 'select, insert, update',
   trail: 'select',

@@ -270,6 +270,10 @@ export const tickets = pgTable(
     /** Null goes by the workshop's own assumption of its gripper. */
     machineId: uuid(),
 
+    /** Not wanted any more, and not strung; it can be taken up again. */
+    withdrawnAt: timestamp({ withTimezone: true }),
+    withdrawnWhy: text().notNull().default(''),
+
     closedAt: timestamp({ withTimezone: true }),
     labourMinor: integer(),
     stringMinor: integer(),
@@ -304,6 +308,10 @@ export const tickets = pgTable(
     index().on(t.workshopId, t.closedAt),
     index().on(t.workshopId, t.racketId),
     check('a closed ticket has its record', sql`(${t.closedAt} is null) = (${t.record} is null)`),
+    check(
+      'a withdrawn ticket is not closed',
+      sql`${t.withdrawnAt} is null or ${t.closedAt} is null`,
+    ),
     ofWorkshop(t.workshopId),
   ],
 );
@@ -341,6 +349,28 @@ export const benchEvents = pgTable(
     }),
     index().on(t.ticketId, t.arrived),
     check('steps are counted from none', sql`${t.done} >= 0`),
+    ofWorkshop(t.workshopId),
+  ],
+);
+
+/** What was found wrong in a record after it was closed: added to it, and never written over. */
+export const corrections = pgTable(
+  'corrections',
+  {
+    /** Made by the form; sent twice, it is kept once. */
+    id: uuid().primaryKey(),
+    workshopId: uuid().notNull(),
+    ticketId: uuid().notNull(),
+    at: timestamp({ withTimezone: true }).notNull().defaultNow(),
+    personId: uuid().references(() => people.id),
+    text: text().notNull(),
+  },
+  (t) => [
+    foreignKey({
+      columns: [t.workshopId, t.ticketId],
+      foreignColumns: [tickets.workshopId, tickets.id],
+    }),
+    index().on(t.ticketId, t.at),
     ofWorkshop(t.workshopId),
   ],
 );

@@ -25,7 +25,8 @@ import {
 import type { Sport } from '@/core/terms/sport';
 import type { Connection } from './connection';
 import { containing, missed, type Saved } from './saving';
-import { clients, frames, rackets, tickets, workshops } from './schema';
+import { people } from './doors-schema';
+import { clients, corrections, frames, rackets, tickets, workshops } from './schema';
 
 /** What a job drew is asked for by itself. */
 export type Ticket = Omit<typeof tickets.$inferSelect, 'drawn'>;
@@ -62,6 +63,14 @@ export interface Closing {
   readonly stringMinor: number;
   readonly record: JobRecord;
   readonly drawn: Drawn;
+}
+
+/** What was found wrong in a record after it was closed. */
+export interface Correction {
+  readonly id: string;
+  readonly at: Date;
+  readonly text: string;
+  readonly who: string | null;
 }
 
 /** A ticket as the lists show it. */
@@ -119,6 +128,7 @@ export function ticketsOf(db: Connection, workshopId: string) {
           eq(tickets.number, number),
           eq(tickets.version, version),
           isNull(tickets.closedAt),
+          isNull(tickets.withdrawnAt),
         ),
       );
     return rowCount ? 'saved' : missed(await get(number), facts);
@@ -144,7 +154,7 @@ export function ticketsOf(db: Connection, workshopId: string) {
     /** Open tickets, the earliest promise first. */
     async open(): Promise<ListedTicket[]> {
       const rows = await listed()
-        .where(and(mine, isNull(tickets.closedAt)))
+        .where(and(mine, isNull(tickets.closedAt), isNull(tickets.withdrawnAt)))
         .orderBy(asc(tickets.promised), asc(tickets.number));
       return rows.map(flat);
     },
@@ -250,6 +260,92 @@ export function ticketsOf(db: Connection, workshopId: string) {
       return row as Ticket;
     },
 
+    /** Tickets that were withdrawn, the latest first. */
+    async withdrawn(limit = 100): Promise<ListedTicket[]> {
+      const rows = await listed()
+        .where(and(mine, isNotNull(tickets.withdrawnAt)))
+        .orderBy(desc(tickets.withdrawnAt))
+        .limit(limit);
+      return rows.map(flat);
+    },
+
+    /** Takes a ticket out of the day: not wanted any more, and not strung. What was planned stays. */
+    async withdraw(number: number, version: number, why: string): Promise<Saved> {
+      const { rowCount } = await db
+        .update(tickets)
+        .set({ withdrawnAt: new Date(), withdrawnWhy: why, version: version + 1 })
+        .where(
+          and(
+            mine,
+            eq(tickets.number, number),
+            eq(tickets.version, version),
+            isNull(tickets.closedAt),
+            isNull(tickets.withdrawnAt),
+          ),
+        );
+      return rowCount ? 'saved' : missed(await get(number), { withdrawnWhy: why });
+    },
+
+    /**
+     * Brings a withdrawn ticket back into the day; refused while its racket is on another ticket. Call it
+     * inside a transaction.
+     */
+    async takeUp(number: number, version: number): Promise<Saved | { readonly on: number }> {
+      const ticket = await get(number);
+      if (!ticket) return 'gone';
+      // Two counters at once: the second waits here, and sees what the first has done.
+      await db
+        .select({ id: rackets.id })
+        .from(rackets)
+        .where(and(eq(rackets.workshopId, workshopId), eq(rackets.id, ticket.racketId)))
+        .for('update');
+      const other = (
+        await listed().where(
+          and(
+            mine,
+            eq(tickets.racketId, ticket.racketId),
+            isNull(tickets.closedAt),
+            isNull(tickets.withdrawnAt),
+          ),
+        )
+      ).find((row) => row.ticket.number !== number);
+      if (other) return { on: other.ticket.number };
+      const { rowCount } = await db
+        .update(tickets)
+        .set({ withdrawnAt: null, withdrawnWhy: '', version: version + 1 })
+        .where(
+          and(
+            mine,
+            eq(tickets.number, number),
+            eq(tickets.version, version),
+            isNotNull(tickets.withdrawnAt),
+          ),
+        );
+      return rowCount ? 'saved' : missed(await get(number), { withdrawnAt: null });
+    },
+
+    /** Adds to a closed record what was found wrong in it; sent twice, it is kept once. */
+    async correct(ticketId: string, id: string, personId: string, text: string): Promise<void> {
+      await db
+        .insert(corrections)
+        .values({ id, workshopId, ticketId, personId, text })
+        .onConflictDoNothing();
+    },
+
+    /** What was added to a record after it was closed, the earliest first. */
+    corrections: (ticketId: string): Promise<readonly Correction[]> =>
+      db
+        .select({
+          id: corrections.id,
+          at: corrections.at,
+          text: corrections.text,
+          who: people.name,
+        })
+        .from(corrections)
+        .leftJoin(people, eq(people.id, corrections.personId))
+        .where(and(eq(corrections.workshopId, workshopId), eq(corrections.ticketId, ticketId)))
+        .orderBy(asc(corrections.at), asc(corrections.id)),
+
     /** Writes into a record what a bench sent after the job was closed; nothing else of it changes. */
     async addLate(number: number, late: BenchRecord | null): Promise<void> {
       const ticket = await get(number);
@@ -275,6 +371,7 @@ export function ticketsOf(db: Connection, workshopId: string) {
             eq(tickets.number, number),
             eq(tickets.version, version),
             isNull(tickets.closedAt),
+            isNull(tickets.withdrawnAt),
           ),
         );
       return rowCount ? 'saved' : missed(await get(number), closing);

@@ -21,6 +21,7 @@ const OWNED = [
   records.tickets,
   records.benchEvents,
   records.members,
+  records.corrections,
   records.devices,
   records.trail,
 ] as const;
@@ -94,6 +95,7 @@ async function wholeWorkshop() {
       personId,
     },
   ]);
+  await shop.tickets.correct(ticket.id, randomUUID(), personId, 'It was 24 kg.');
   await shop.devices.trust('Bench', randomUUID(), personId);
   return { workshopId, personId, clientId, ticket };
 }

@@ -1,6 +1,6 @@
 import { expect, test, type Page } from '@playwright/test';
 import { header, readyJob, spaceTo, step, toBench, tooSmall } from './at-the-bench';
-import { awake, own, sentence, takeIn } from './bench';
+import { awake, cutAndHandOver, fact, own, sentence, setUp, takeIn } from './bench';
 
 /** How far a page is wider than the screen, px. */
 const tooWide = (page: Page): Promise<number> =>
@@ -140,4 +140,41 @@ test('Today, a racket and the stations fit a phone without a sideways scroll', a
   await page.getByRole('link', { name: 'Ostrevan Heron 100' }).first().click();
   await awake(page);
   expect(await tooWide(page)).toBeLessThanOrEqual(0);
+});
+
+test('a ticket is withdrawn with its reason and taken up again; a record is corrected beside what stands there', async ({
+  page,
+}) => {
+  const { number } = await takeIn(page, 'Ostrevan Heron 100', true);
+  await page.goto(`/tickets/${number}/take-in`);
+  await page.getByText('Withdraw this ticket').click();
+  await page.getByRole('button', { name: 'Withdraw it' }).click();
+  await expect(page.getByText('Write why in a few words')).toBeVisible();
+  await page.getByLabel('Why', { exact: true }).fill('they bought another one');
+  await page.getByRole('button', { name: 'Withdraw it' }).dblclick();
+  await expect(page.getByText('Withdrawn on')).toBeVisible();
+  await page.goto('/');
+  await expect(page.getByRole('link', { name: String(number), exact: true })).toHaveCount(0);
+  await page.goto(`/tickets/${number}/setup`);
+  await expect(page.getByLabel('Tension, mains/crosses')).toHaveCount(0);
+  await page.goto('/jobs/withdrawn');
+  await expect(page.getByRole('row').filter({ hasText: String(number) })).toContainText(
+    'they bought another one',
+  );
+  await page.getByRole('link', { name: String(number), exact: true }).click();
+  await page.getByRole('button', { name: 'Take it up again' }).click();
+  await page.goto(`/tickets/${number}/setup`);
+  await setUp(page, 'Threllan Lull', '52/50 lb');
+  await cutAndHandOver(page);
+  await page.getByText('Something in it is wrong').click();
+  await page.getByRole('button', { name: 'Add it to the record' }).click();
+  await expect(page.getByText('Write what was found wrong')).toBeVisible();
+  await page
+    .getByLabel('What was found wrong, and what is right')
+    .fill('The crosses were pulled at 49.');
+  await page.getByRole('button', { name: 'Add it to the record' }).click();
+  const corrected = fact(page, 'Corrected');
+  await expect(corrected).toContainText('The crosses were pulled at 49.');
+  await expect(corrected).toContainText('Hesper Quillmere');
+  await expect(fact(page, 'Tension')).toContainText('52/50 lb');
 });

@@ -255,6 +255,9 @@ export function argumentsOf(
     saveSetup: [number(), version, setup],
     saveCut: [number(), version, cut],
     closeJob: [number(), version + 9, closing],
+    withdraw: [number(), version + 9, { why: 'Hostile' }],
+    takeUp: [number(), version + 9],
+    correctRecord: [number(), FORGED, { text: 'Hostile' }],
   };
   // What is left removes a row or puts it back: only rows that are nobody's, so that the world stays.
   return table[action] ?? [FORGED];

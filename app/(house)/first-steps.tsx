@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 
 const STEPS = [
   ['Take it in', 'who brings it, which frame, when they want it back', '/take-in'],

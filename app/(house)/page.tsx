@@ -1,6 +1,6 @@
 import { openFor } from '@/app/identity/at-work';
 import type { Metadata } from 'next';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { checkDue, checkWords } from '@/core/house/calibration';
 import { may } from '@/core/house/policy';
 import { formatWall, wallTime } from '@/core/measure/promised-time';

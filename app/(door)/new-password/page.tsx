@@ -1,5 +1,5 @@
 import type { Metadata } from 'next';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { AskForm, NewPasswordForm } from './new-password-form';
 
 export const metadata: Metadata = { title: 'A new password' };

@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { useState } from 'react';
 import { z } from 'zod';
 import { doors, refusalIn, startOver } from '@/app/identity/client';

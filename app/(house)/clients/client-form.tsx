@@ -1,7 +1,7 @@
 'use client';
 
 import { ChoiceField } from '@/ui/form/bound';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { useWatch } from 'react-hook-form';
 import { toast } from 'sonner';
 import type { Pick } from '@/ui/form/picker';

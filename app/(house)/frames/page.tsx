@@ -1,6 +1,6 @@
 import { openFor } from '@/app/identity/at-work';
 import type { Metadata } from 'next';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { may } from '@/core/house/policy';
 import { SPORTS } from '@/core/terms/sport';
 import { formatHeadDimension } from '@/core/measure/units';

@@ -1,5 +1,6 @@
 import { openFor } from '@/app/identity/at-work';
 import type { Metadata } from 'next';
+import { Link } from '@/ui/link';
 import { searchText } from '@/app/search-text';
 import { formatMoney } from '@/core/measure/money';
 import { formatDay, wallTime } from '@/core/measure/promised-time';
@@ -18,8 +19,13 @@ export default async function JobsPage({ searchParams }: PageProps<'/jobs'>) {
       search={find}
       searchLabel="Find by number, client, frame or mark"
     >
+      <p className="mb-4">
+        <Link href="/jobs/withdrawn" className="underline">
+          Withdrawn tickets
+        </Link>
+      </p>
       <Table
-        head={['Job', 'Handed over', 'Client', 'Racket', 'Tension', 'Mains', 'Crosses', 'Paid']}
+        head={['Job', 'Handed over', 'Client', 'Racket', 'Tension', 'Mains', 'Crosses', 'Price']}
         empty={find ? `No job goes by “${find}”.` : 'No job has been handed over yet.'}
         rows={jobs.flatMap(
           ({ number, closedAt, clientName, mark, record, labourMinor, stringMinor }) =>

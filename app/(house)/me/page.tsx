@@ -1,5 +1,5 @@
 import type { Metadata } from 'next';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { SignOutButton } from '@/app/(door)/sign-out-button';
 import { openWorkshop, thisDevice } from '@/app/identity/at-work';
 import { may, ROLE_WORDS } from '@/core/house/policy';

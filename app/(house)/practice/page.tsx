@@ -1,6 +1,6 @@
 import { openFor } from '@/app/identity/at-work';
 import type { Metadata } from 'next';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { studyFrame } from '@/core/frame/bed';
 
 export const metadata: Metadata = { title: 'Practice' };

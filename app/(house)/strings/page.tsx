@@ -1,6 +1,6 @@
 import { openFor } from '@/app/identity/at-work';
 import type { Metadata } from 'next';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { searchText } from '@/app/search-text';
 import { may } from '@/core/house/policy';
 import { formatMoney } from '@/core/measure/money';

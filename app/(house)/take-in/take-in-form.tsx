@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { useMemo } from 'react';
 import { useWatch } from 'react-hook-form';
 import { formatWall, parsePromise, type WallTime } from '@/core/measure/promised-time';

@@ -1,6 +1,6 @@
 import { openFor } from '@/app/identity/at-work';
 import type { Metadata } from 'next';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { BackupFact } from './backup-fact';
 import { saveWorkshop } from './actions';
 import { workshopEntryOf } from './workshop-entry';

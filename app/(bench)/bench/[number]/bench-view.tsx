@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { useMemo } from 'react';
 import { BenchFrame, StepInHand } from '@/app/(bench)/bench-frame';
 import { changeHands } from '@/app/identity/lock-screen';

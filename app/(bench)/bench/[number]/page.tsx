@@ -2,7 +2,7 @@ import { openFor, thisDevice } from '@/app/identity/at-work';
 import { isWatched } from '@/core/house/policy';
 import { WhoWatches } from './who-watches';
 import type { Metadata } from 'next';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { jobAt, openTicket } from '@/app/(house)/tickets/[number]/ticket';
 import { paceOf } from '@/core/bench/times';
 import { checkWords, pullsFor, MOST_OFF } from '@/core/house/calibration';
@@ -66,7 +66,7 @@ export default async function BenchPage({ params }: PageProps<'/bench/[number]'>
       pace={paceOf(past)}
       machine={head}
       kept={kept}
-      closed={ticket.closedAt !== null}
+      closed={ticket.closedAt !== null || ticket.withdrawnAt !== null}
     />
   );
 }

@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { openWorkshop, thisDevice } from '@/app/identity/at-work';
 import { may } from '@/core/house/policy';
 import { WatchPad } from './watch-pad';

@@ -1,6 +1,6 @@
 import { openFor } from '@/app/identity/at-work';
 import type { Metadata } from 'next';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { notFound } from 'next/navigation';
 import { routeId } from '@/app/route-id';
 import { studyFrame } from '@/core/frame/bed';

@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { useMemo } from 'react';
 import { BenchButton, BenchFrame, StepInHand } from '@/app/(bench)/bench-frame';
 import { useKeys } from '@/app/(bench)/use-keys';

@@ -1,6 +1,7 @@
+import { randomUUID } from 'node:crypto';
 import { openFor } from '@/app/identity/at-work';
 import type { Metadata } from 'next';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { notFound } from 'next/navigation';
 import { cache } from 'react';
 import { routeNumber } from '@/app/route-id';
@@ -31,14 +32,17 @@ import {
   mainsWay,
   skipWords,
 } from '@/core/cut/wording';
+import { may } from '@/core/house/policy';
+import { correctRecord } from './actions';
+import { CorrectionForm } from './correction-form';
 import { handsWords } from '@/core/record/hands';
 import { StrungBed } from '@/ui/bed/strung-bed';
 import { Fact, Facts } from '@/ui/facts';
 
 /** Asked once for the title and the page. */
 const closedTicket = cache(async (number: number) => {
-  const { workshop, tickets } = await openFor('see records');
-  return { workshop, tickets, ticket: await tickets.get(number) };
+  const { workshop, tickets, role } = await openFor('see records');
+  return { workshop, tickets, role, ticket: await tickets.get(number) };
 });
 
 export async function generateMetadata({ params }: PageProps<'/jobs/[number]'>): Promise<Metadata> {
@@ -56,10 +60,13 @@ function drawingOf({ frame, plan, advice }: JobRecord, drawn: Drawn | undefined)
 
 /** A job as it was done. Everything here comes from its own record, none of it from the library. */
 export default async function JobPage({ params }: PageProps<'/jobs/[number]'>) {
-  const { workshop, ticket, tickets } = await closedTicket(routeNumber((await params).number));
+  const { workshop, ticket, tickets, role } = await closedTicket(
+    routeNumber((await params).number),
+  );
   if (!ticket?.closedAt || !ticket.record) notFound();
   const { record } = ticket;
   const { setup, plan, frame } = record;
+  const added = await tickets.corrections(ticket.id);
   const drawing = drawingOf(record, await tickets.drawn(ticket.number));
   const length = (mm: number) => formatStringLength(mm, workshop.lengthSystem);
   const money = (minor: number | null) => formatMoney(minor ?? 0, workshop.currency);
@@ -183,8 +190,24 @@ export default async function JobPage({ params }: PageProps<'/jobs/[number]'>) {
           <Fact name="They asked for">{ticket.wish || '–'}</Fact>
           <Fact name="Condition">{ticket.condition || '–'}</Fact>
           <Fact name="Remarks">{record.remarks || '–'}</Fact>
+          {added.map(({ id, at, text, who }) => (
+            <Fact
+              key={id}
+              name="Corrected"
+              note={`${formatDay(wallTime(at, workshop.timeZone))}${who ? `, ${who}` : ''}`}
+            >
+              {text}
+            </Fact>
+          ))}
         </Facts>
       </div>
+      {may(role, 'correct a record') && (
+        <CorrectionForm
+          key={added.length}
+          name={`correct ${ticket.id}`}
+          save={correctRecord.bind(null, workshop.id, ticket.number, randomUUID())}
+        />
+      )}
     </main>
   );
 }

@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { handsWords, type TicketHandNames } from '@/core/record/hands';
 
 interface HandsLineProps {

@@ -1,10 +1,12 @@
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import type { ReactNode } from 'react';
-import { formatWall } from '@/core/measure/promised-time';
+import { formatDay, formatWall, wallTime } from '@/core/measure/promised-time';
 import { formatTicket, formatTicketConverted } from '@/core/measure/units';
 import { openWorkshop } from '@/app/identity/at-work';
 import { may } from '@/core/house/policy';
 import { HandsLine } from './hands-line';
+import { takeUp } from './life/actions';
+import { Withdrawn } from './life/withdrawn';
 import { StationBar } from './station-bar';
 import { stationsFor } from './stations';
 import { openTicket } from './ticket';
@@ -15,11 +17,11 @@ export default async function TicketLayout({
   params,
 }: LayoutProps<'/tickets/[number]'> & { readonly children: ReactNode }) {
   const open = await openTicket((await params).number);
-  const { ticket, client, setup, now } = open;
+  const { ticket, client, setup, now, workshop } = open;
   const { role, trail, bench } = await openWorkshop();
   const seesClients = may(role, 'see clients');
   const [hands, strungBy] = await Promise.all([trail.hands(ticket.id), bench.hands(ticket.id)]);
-  const late = ticket.promised < now && !ticket.closedAt;
+  const late = ticket.promised < now && !ticket.closedAt && !ticket.withdrawnAt;
   const racket = `${ticket.frameName}${ticket.mark && `, ${ticket.mark}`}`;
   return (
     <main className="px-6 pb-10">
@@ -71,7 +73,19 @@ export default async function TicketLayout({
           ; the stations show how it was planned and can no longer be changed.
         </p>
       )}
-      {children}
+      {ticket.withdrawnAt ? (
+        <Withdrawn
+          day={formatDay(wallTime(ticket.withdrawnAt, workshop.timeZone))}
+          why={ticket.withdrawnWhy}
+          takeUp={
+            may(role, 'withdraw a racket')
+              ? takeUp.bind(null, workshop.id, ticket.number, ticket.version)
+              : undefined
+          }
+        />
+      ) : (
+        children
+      )}
       <HandsLine
         number={ticket.number}
         hands={{ ...hands, strungBy }}

@@ -1,7 +1,7 @@
 'use client';
 
 import { Check } from 'lucide-react';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { useSelectedLayoutSegment } from 'next/navigation';
 import type { Station } from './stations';
 

@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 
 /** Stands at a station that cannot be worked yet, and leads to the one that it waits for. */
 export function Waits({

@@ -2,7 +2,7 @@ import { may } from '@/core/house/policy';
 import { Seen } from '@/ui/form/only-seen';
 import { openFor } from '@/app/identity/at-work';
 import type { Metadata } from 'next';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { USUAL_HOUSE } from '@/core/house/house-rules';
 import { saveHouseRules } from '../actions';
 import { houseEntryOf } from './house-entry';

@@ -1,7 +1,7 @@
 import { openFor } from '@/app/identity/at-work';
 import type { Metadata } from 'next';
 import { countWords } from '@/core/terms/count-words';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { may } from '@/core/house/policy';
 import { checkDue, checkWords } from '@/core/house/calibration';
 import { wallTime } from '@/core/measure/promised-time';

@@ -1,5 +1,5 @@
 import type { Metadata } from 'next';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { openFor } from '@/app/identity/at-work';
 import { thisDevice } from '@/app/identity/at-work';
 import { ROLE_WORDS, ROLES } from '@/core/house/policy';

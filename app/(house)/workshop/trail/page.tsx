@@ -1,5 +1,5 @@
 import type { Metadata } from 'next';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { openFor } from '@/app/identity/at-work';
 import { routeNumber } from '@/app/route-id';
 import { formatDay, wallTime } from '@/core/measure/promised-time';

@@ -23,6 +23,8 @@ const COLUMNS: Readonly<Record<string, string>> = {
   main_gauge_mm: 'thickness of the mains, mm',
   cross_gauge_mm: 'thickness of the crosses, mm',
   closed_at: 'handed over',
+  withdrawn_at: 'withdrawn',
+  withdrawn_why: 'why',
   code_hash: 'short code',
   house_rules: 'house rules',
   spec: 'what is read from the frame',

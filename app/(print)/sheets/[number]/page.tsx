@@ -1,6 +1,6 @@
 import { openFor } from '@/app/identity/at-work';
 import type { Metadata } from 'next';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { jobAt, openTicket } from '@/app/(house)/tickets/[number]/ticket';
 import { coveredHoles } from '@/core/path/covers';
 import { formatGauge } from '@/core/measure/gauge';

@@ -1,7 +1,7 @@
 import { may } from '@/core/house/policy';
 import { openFor } from '@/app/identity/at-work';
 import type { Metadata } from 'next';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { openTicket } from '@/app/(house)/tickets/[number]/ticket';
 import { formatTicket, formatTicketConverted } from '@/core/measure/units';
 import { PrintButton } from '../../print-button';

@@ -87,7 +87,7 @@ async function keepEvents(
     const sound = judged.flatMap((each, i) =>
       'event' in each ? [{ ...each.event, ...hands?.(events[i]) }] : [],
     );
-    const closed = ticket.closedAt !== null;
+    const closed = ticket.closedAt !== null || ticket.withdrawnAt !== null;
     const { added, refused } = await bench.keep(ticket.id, sound, closed);
     const all = added > 0 || known !== (await bench.count(ticket.id));
     const kept = all ? await bench.events(ticket.id) : undefined;

@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { measureWords } from '@/core/cut/measuring';
 import { pathCautions } from '@/core/cut/methods';
 import { coverWords, lengthWords } from '@/core/cut/wording';

@@ -1,5 +1,5 @@
 import { openFor } from '@/app/identity/at-work';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { changeFrame, enterFrameForRacket, pickFrameForRacket } from '@/app/(house)/frames/actions';
 import { emptyFrameEntry, frameEntryOf } from '@/app/(house)/frames/frame-entry';
 import { FrameForm } from '@/app/(house)/frames/frame-form';

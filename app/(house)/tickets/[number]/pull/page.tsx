@@ -1,6 +1,6 @@
 import { openFor } from '@/app/identity/at-work';
 import clsx from 'clsx';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { setPull } from '@/core/bench/plan';
 import { may } from '@/core/house/policy';
 import { paceOf, secondsLeft } from '@/core/bench/times';

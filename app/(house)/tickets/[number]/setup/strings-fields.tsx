@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { formatGauge, parseGauge } from '@/core/measure/gauge';
 import type { ShelfString } from '@/core/advice/shelf';
 import type { Sport } from '@/core/terms/sport';

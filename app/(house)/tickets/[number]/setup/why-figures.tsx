@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import type { TensionUnit } from '@/core/measure/units';
 import { TickField } from '@/ui/form/bound';
 import { HistoryChart, type StrungBefore } from '@/ui/history-chart';

@@ -2,6 +2,8 @@ import { openFor } from '@/app/identity/at-work';
 import { changeAsked } from '@/app/(house)/take-in/actions';
 import { AskedForm } from '@/app/(house)/take-in/asked-form';
 import { Fact, Facts } from '@/ui/facts';
+import { withdraw } from '../life/actions';
+import { WithdrawForm } from '../life/withdraw-form';
 import { openTicket } from '../ticket';
 import { stationTitle } from '../station-title';
 
@@ -18,17 +20,24 @@ export default async function TakeInStation({ params }: PageProps<'/tickets/[num
       </Facts>
     );
   return (
-    <AskedForm
-      key={ticket.version}
-      name={`ticket ${ticket.id} asked`}
-      version={ticket.version}
-      initial={{
-        promised: ticket.promised.replace('T', ' '),
-        wish: ticket.wish,
-        condition: ticket.condition,
-      }}
-      save={changeAsked.bind(null, workshop.id, ticket.number, ticket.version)}
-      now={now}
-    />
+    <>
+      <AskedForm
+        key={ticket.version}
+        name={`ticket ${ticket.id} asked`}
+        version={ticket.version}
+        initial={{
+          promised: ticket.promised.replace('T', ' '),
+          wish: ticket.wish,
+          condition: ticket.condition,
+        }}
+        save={changeAsked.bind(null, workshop.id, ticket.number, ticket.version)}
+        now={now}
+      />
+      <WithdrawForm
+        key={`withdraw ${ticket.version}`}
+        name={`ticket ${ticket.id} withdraw`}
+        save={withdraw.bind(null, workshop.id, ticket.number, ticket.version)}
+      />
+    </>
   );
 }

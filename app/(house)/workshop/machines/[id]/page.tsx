@@ -1,7 +1,7 @@
 import { openFor } from '@/app/identity/at-work';
 import { randomUUID } from 'node:crypto';
 import type { Metadata } from 'next';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { notFound } from 'next/navigation';
 import { routeId } from '@/app/route-id';
 import { checkDue, checkWords, pullsFor, setFor } from '@/core/house/calibration';
