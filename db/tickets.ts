@@ -114,6 +114,16 @@ export function ticketsOf(db: Connection, workshopId: string) {
     return row && flat(row);
   }
 
+  /** A ticket that is neither closed nor withdrawn, in the version that its page was made on. */
+  const atWork = (number: number, version: number) =>
+    and(
+      mine,
+      eq(tickets.number, number),
+      eq(tickets.version, version),
+      isNull(tickets.closedAt),
+      isNull(tickets.withdrawnAt),
+    );
+
   async function change(
     number: number,
     version: number,
@@ -122,15 +132,7 @@ export function ticketsOf(db: Connection, workshopId: string) {
     const { rowCount } = await db
       .update(tickets)
       .set({ ...facts, version: version + 1 })
-      .where(
-        and(
-          mine,
-          eq(tickets.number, number),
-          eq(tickets.version, version),
-          isNull(tickets.closedAt),
-          isNull(tickets.withdrawnAt),
-        ),
-      );
+      .where(atWork(number, version));
     return rowCount ? 'saved' : missed(await get(number), facts);
   }
 
@@ -274,15 +276,7 @@ export function ticketsOf(db: Connection, workshopId: string) {
       const { rowCount } = await db
         .update(tickets)
         .set({ withdrawnAt: new Date(), withdrawnWhy: why, version: version + 1 })
-        .where(
-          and(
-            mine,
-            eq(tickets.number, number),
-            eq(tickets.version, version),
-            isNull(tickets.closedAt),
-            isNull(tickets.withdrawnAt),
-          ),
-        );
+        .where(atWork(number, version));
       return rowCount ? 'saved' : missed(await get(number), { withdrawnWhy: why });
     },
 
@@ -365,15 +359,7 @@ export function ticketsOf(db: Connection, workshopId: string) {
       const { rowCount } = await db
         .update(tickets)
         .set({ ...closing, drawn: drawing, closedAt: new Date(), version: version + 1 })
-        .where(
-          and(
-            mine,
-            eq(tickets.number, number),
-            eq(tickets.version, version),
-            isNull(tickets.closedAt),
-            isNull(tickets.withdrawnAt),
-          ),
-        );
+        .where(atWork(number, version));
       return rowCount ? 'saved' : missed(await get(number), closing);
     },
   };

@@ -42,3 +42,7 @@ export async function askDoor(
 /** Makes the whole page anew, so that nothing of who was here before is left in it. */
 export const startOver = (path: string): void =>
   window.location.assign(new URL(path, window.location.origin).href);
+
+/** Browsers give passkeys to names only, not to numbers. */
+export const hasPasskeys = (): boolean =>
+  'PublicKeyCredential' in window && !/^[\d.]+$|^\[/.test(window.location.hostname);

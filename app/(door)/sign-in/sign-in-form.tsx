@@ -3,7 +3,7 @@
 import { Link } from '@/ui/link';
 import { useState } from 'react';
 import { z } from 'zod';
-import { doors, refusalIn, startOver } from '@/app/identity/client';
+import { doors, hasPasskeys, refusalIn, startOver } from '@/app/identity/client';
 import { FormFoot } from '@/ui/form/form-foot';
 import { KeptForm } from '@/ui/form/kept-form';
 import { TextField } from '@/ui/form/field';
@@ -16,10 +16,6 @@ const schema = z.object({
 });
 
 const goIn = () => startOver('/');
-
-/** Browsers give passkeys to names only, not to numbers. */
-const hasPasskeys = (): boolean =>
-  'PublicKeyCredential' in window && !/^[\d.]+$|^\[/.test(window.location.hostname);
 
 export function SignInForm() {
   const awake = useAwake();

@@ -1,7 +1,7 @@
 'use client';
 
 import { useCallback, useEffect, useState } from 'react';
-import { doors, refusalIn } from '@/app/identity/client';
+import { doors, hasPasskeys, refusalIn } from '@/app/identity/client';
 import { useAwake } from '@/ui/use-awake';
 
 interface Key {
@@ -23,7 +23,6 @@ export function Passkeys() {
     // eslint-disable-next-line react-hooks/set-state-in-effect
     void look();
   }, [look]);
-  const named = awake && !/^[\d.]+$|^\[/.test(window.location.hostname);
 
   const add = async () => {
     const refusal = refusalIn(
@@ -54,7 +53,7 @@ export function Passkeys() {
         ))}
       </ul>
       {awake &&
-        (named ? (
+        (hasPasskeys() ? (
           <button type="button" onClick={() => void add()} className="underline">
             Make one on this device
           </button>
