@@ -163,6 +163,7 @@ test('a ticket is withdrawn with its reason and taken up again; a record is corr
   );
   await page.getByRole('link', { name: String(number), exact: true }).click();
   await page.getByRole('button', { name: 'Take it up again' }).click();
+  await expect(page.getByText('Withdrawn on')).toHaveCount(0);
   await page.goto(`/tickets/${number}/setup`);
   await setUp(page, 'Threllan Lull', '52/50 lb');
   await cutAndHandOver(page);
