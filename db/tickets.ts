@@ -65,6 +65,12 @@ export interface Closing {
   readonly drawn: Drawn;
 }
 
+/** Whether nothing is worked on it any more: it is closed, or it was withdrawn. */
+export const isOver = ({
+  closedAt,
+  withdrawnAt,
+}: Pick<Ticket, 'closedAt' | 'withdrawnAt'>): boolean => closedAt !== null || withdrawnAt !== null;
+
 /** What was found wrong in a record after it was closed. */
 export interface Correction {
   readonly id: string;

@@ -2,6 +2,7 @@
 
 import { useState } from 'react';
 import { askDoor, startOver } from '@/app/identity/client';
+import { shortCode } from '@/app/identity/identity-entry';
 import { useAwake } from '@/ui/use-awake';
 
 interface CodePadProps {
@@ -25,7 +26,7 @@ export function CodePad({ faces, door, first, onDone }: CodePadProps) {
 
   const give = async () => {
     if (asking) return;
-    if (!/^\d{4,8}$/.test(code)) return setProblem('A code is four to eight digits.');
+    if (!shortCode.safeParse(code).success) return setProblem('A code is four to eight digits.');
     setAsking(true);
     const refusal = await askDoor(door, { personId, code });
     setCode('');

@@ -5,7 +5,7 @@ import { action, entryOf, rowId, rowVersion, ticketNumber } from '@/app/action';
 import { answerTo, misread, refused, Undone, wholly } from '@/app/answers';
 import type { z } from 'zod';
 import { searchIn } from '@/app/search-text';
-import { may } from '@/core/house/policy';
+import { may, type Role } from '@/core/house/policy';
 import { wallTime } from '@/core/measure/promised-time';
 import type { KnownRacket } from '@/db/rackets';
 import type { Records } from '@/db/workshop';
@@ -120,6 +120,10 @@ async function racketFor(
   return racket.id;
 }
 
+/** The next station; whoever does not set up is back at the day, with the racket on it. */
+const onFrom = (role: Role, number: number): string =>
+  may(role, 'set up') ? `/tickets/${number}/frame` : '/';
+
 /** Client, racket and ticket, all of them or none. */
 export const takeIn = action(
   'take in',
@@ -127,13 +131,11 @@ export const takeIn = action(
   [entryOf<TakeInEntry>()],
   async (open, entry): Promise<FormAnswer> => {
     const { workshop, tickets, together, role } = open;
-    // Whoever does not set up is back at the day, with the racket on it.
-    const onFrom = (number: number) => (may(role, 'set up') ? `/tickets/${number}/frame` : '/');
     const read = takeInSchema(wallTime(new Date(), workshop.timeZone)).safeParse(entry);
     if (!read.success) return misread(read.error);
     const taken = read.data;
     const made = await tickets.byRequest(taken.requestKey);
-    if (made) return { ok: true, go: onFrom(made.number) };
+    if (made) return { ok: true, go: onFrom(role, made.number) };
     try {
       return await wholly(() =>
         together(async (records) => {
@@ -164,13 +166,13 @@ export const takeIn = action(
               machineId: before.machineId,
             }),
           });
-          return { ok: true, go: onFrom(ticket.number) };
+          return { ok: true, go: onFrom(role, ticket.number) };
         }),
       );
     } catch (error) {
       // The same form, sent twice at once: the second loses the race for the key and finds the first.
       const first = await tickets.byRequest(taken.requestKey);
-      if (first) return { ok: true, go: onFrom(first.number) };
+      if (first) return { ok: true, go: onFrom(role, first.number) };
       throw error;
     }
   },
@@ -189,7 +191,7 @@ export const changeAsked = action(
     return answerTo(
       await tickets.change(number, version, read.data),
       'ticket',
-      may(role, 'set up') ? `/tickets/${number}/frame` : '/',
+      onFrom(role, number),
     );
   },
 );

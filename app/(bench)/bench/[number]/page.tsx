@@ -1,4 +1,5 @@
 import { openFor, thisDevice } from '@/app/identity/at-work';
+import { isOver } from '@/db/tickets';
 import { isWatched } from '@/core/house/policy';
 import { WhoWatches } from './who-watches';
 import type { Metadata } from 'next';
@@ -66,7 +67,7 @@ export default async function BenchPage({ params }: PageProps<'/bench/[number]'>
       pace={paceOf(past)}
       machine={head}
       kept={kept}
-      closed={ticket.closedAt !== null || ticket.withdrawnAt !== null}
+      closed={isOver(ticket)}
     />
   );
 }

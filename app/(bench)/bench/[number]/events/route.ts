@@ -6,6 +6,7 @@ import { thisDevice, type OpenHouse } from '@/app/identity/at-work';
 import { benchEventSchema, benchLog, planKey, type BenchEvent } from '@/core/bench/log';
 import { recordBench } from '@/core/record/record';
 import type { Sequence } from '@/core/bench/sequence';
+import { isOver } from '@/db/tickets';
 import { isWatched, may } from '@/core/house/policy';
 import type { Hands } from '@/db/bench';
 import { tooManyEvents } from '@/app/identity/event-limit';
@@ -87,7 +88,7 @@ async function keepEvents(
     const sound = judged.flatMap((each, i) =>
       'event' in each ? [{ ...each.event, ...hands?.(events[i]) }] : [],
     );
-    const closed = ticket.closedAt !== null || ticket.withdrawnAt !== null;
+    const closed = isOver(ticket);
     const { added, refused } = await bench.keep(ticket.id, sound, closed);
     const all = added > 0 || known !== (await bench.count(ticket.id));
     const kept = all ? await bench.events(ticket.id) : undefined;
