@@ -2,7 +2,7 @@ import { defineConfig } from 'drizzle-kit';
 
 export default defineConfig({
   dialect: 'postgresql',
-  schema: ['./db/schema.ts', './db/doors-schema.ts'],
+  schema: ['./db/schema.ts', './db/doors-schema.ts', './db/papers-schema.ts'],
   out: './db/migrations',
   casing: 'snake_case',
 });

@@ -26,10 +26,11 @@ const CHAPTERS = [
   ['house', 'strings'],
   ['frame'],
   ['path'],
-  ['cut'],
+  ['cut', 'counter'],
   ['advice'],
   ['bench'],
   ['record'],
+  ['papers'],
 ];
 
 /** Each chapter imports only what stands to its left. */

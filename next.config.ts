@@ -4,9 +4,9 @@ const config: NextConfig = {
   distDir: process.env.ORTHOTENS_BUILD ?? '.next',
   poweredByHeader: false,
   typescript: { ignoreBuildErrors: process.env.ORTHOTENS_TYPES_CHECKED === '1' },
-  // The longest file of frames that is taken (formats/frame-file), in bytes, with what goes around it.
-  experimental: { proxyClientMaxBodySize: '13mb', authInterrupts: true },
-  serverExternalPackages: ['rate-limiter-flexible'],
+  // The longest message that any part takes (app/doors.ts).
+  experimental: { proxyClientMaxBodySize: '17mb', authInterrupts: true },
+  serverExternalPackages: ['rate-limiter-flexible', '@react-pdf/renderer', 'sharp', 'nodemailer'],
   headers: async () => [
     {
       source: '/:path*',

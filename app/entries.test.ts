@@ -131,10 +131,10 @@ describe('a frame', () => {
 describe('a string', () => {
   const typed = { ...emptyStringEntry, name: 'S', gauges: '1.30 16L', price: '9.5' };
   it('is read and comes back', () => {
-    const facts = stringEntrySchema.parse({ ...typed, set: '40ft', stretch: '4,5 %' });
+    const facts = stringEntrySchema('EUR').parse({ ...typed, set: '40ft', stretch: '4,5 %' });
     expect(facts).toMatchObject({ gaugesMm: [1.24, 1.3], setPriceMinor: 950, stretch: 0.045 });
     expect(facts.setMm).toBeCloseTo(12_192, 9);
-    const again = stringEntrySchema.parse(stringEntryOf(facts));
+    const again = stringEntrySchema('EUR').parse(stringEntryOf(facts, 'EUR'));
     expect(again).toMatchObject({ gaugesMm: [1.24, 1.3], setPriceMinor: 950, stretch: 0.045 });
     expect(again.setMm).toBeCloseTo(12_192, 6);
   });
@@ -150,7 +150,7 @@ describe('a string', () => {
       holding: '62 %',
       notFor: 'juniors; arm trouble',
     };
-    const facts = stringEntrySchema.parse({ ...typed, ...full });
+    const facts = stringEntrySchema('EUR').parse({ ...typed, ...full });
     expect(facts).toMatchObject({
       subKind: 'polyester',
       shape: 'angular',
@@ -161,7 +161,7 @@ describe('a string', () => {
       holding: 0.62,
       notFor: ['juniors', 'arm trouble'],
     });
-    expect(stringEntrySchema.parse(stringEntryOf(facts))).toEqual(facts);
+    expect(stringEntrySchema('EUR').parse(stringEntryOf(facts, 'EUR'))).toEqual(facts);
   });
   it.each([
     [{ gauges: '' }, 'gauges', 'sold in'],
@@ -182,7 +182,7 @@ describe('a string', () => {
     [{ name: '' }, 'name', 'Give the string a name'],
     [{ notes: 'x'.repeat(4001) }, 'notes', '4000 letters'],
   ])('%j is answered at its field', (changes, field, part) =>
-    expect(problems(stringEntrySchema, { ...typed, ...changes })[field]).toContain(part),
+    expect(problems(stringEntrySchema('EUR'), { ...typed, ...changes })[field]).toContain(part),
   );
 });
 
@@ -201,6 +201,8 @@ describe('a racket over the counter', () => {
     promised: 'fri',
     wish: '',
     condition: '',
+    more: [],
+    alike: true,
     again: '',
   };
   it('needs a client and a frame, known or new', () => {
@@ -260,15 +262,28 @@ describe('client, workshop and hand-over', () => {
     expect(problems(workshopSchema, { ...entry, knotMm: '90' }).knotMm).toContain('2 to 20 cm');
 
     expect(
-      handOverSchema.parse({ labour: '16', string: '0', leftOver: ['85', ''], remarks: '' }),
+      handOverSchema('EUR').parse({
+        labour: '16',
+        string: '0',
+        leftOver: ['85', ''],
+        remarks: '',
+        goes: 'waits',
+      }),
     ).toEqual({
       labour: 1600,
       string: 0,
       leftOver: [850, null],
       remarks: '',
+      goes: 'waits',
     });
     expect(
-      problems(handOverSchema, { labour: '-1', string: '', leftOver: [], remarks: '' }),
+      problems(handOverSchema('EUR'), {
+        labour: '-1',
+        string: '',
+        leftOver: [],
+        remarks: '',
+        goes: 'now',
+      }),
     ).toHaveProperty('string');
   });
 });

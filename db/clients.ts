@@ -7,11 +7,20 @@ import { containing, missed, type Saved } from './saving';
 import { clients, rackets, tickets } from './schema';
 
 export type Client = typeof clients.$inferSelect;
-export type ClientFacts = Pick<Client, 'name' | 'contact' | 'tensionUnit' | 'notes'>;
+export type ClientFacts = Pick<Client, 'name' | 'contact' | 'tensionUnit' | 'notes'> &
+  Partial<Pick<Client, 'address' | 'mayWrite'>>;
 
 /** Names that a search for near ones looks through, and how near is near, 0 to 1. */
 const NAMES_COMPARED = 5000;
 const NEAR = 0.35;
+
+/** Since when a client has said what they say to being written to; it stays where they say the same. */
+const consentOf = ({ mayWrite }: Partial<ClientFacts>) =>
+  mayWrite === undefined
+    ? {}
+    : {
+        mayWriteSince: sql`case when ${clients.mayWrite} = ${mayWrite} then ${clients.mayWriteSince} else now() end`,
+      };
 
 /** The clients of one workshop. */
 export function clientsOf(db: Connection, workshopId: string) {
@@ -62,14 +71,27 @@ export function clientsOf(db: Connection, workshopId: string) {
     async add(facts: ClientFacts, id: string = randomUUID()): Promise<void> {
       await db
         .insert(clients)
-        .values({ ...facts, id, workshopId })
+        .values({
+          ...facts,
+          mayWriteSince: facts.mayWrite && facts.mayWrite !== 'unasked' ? new Date() : null,
+          id,
+          workshopId,
+        })
         .onConflictDoNothing();
+    },
+
+    /** They do not want messages any more, as they said on their own page. */
+    async wantNoMessages(id: string): Promise<void> {
+      await db
+        .update(clients)
+        .set({ mayWrite: 'no', mayWriteSince: new Date(), version: sql`${clients.version} + 1` })
+        .where(one(id));
     },
 
     async change(id: string, version: number, facts: ClientFacts): Promise<Saved> {
       const { rowCount } = await db
         .update(clients)
-        .set({ ...facts, version: version + 1 })
+        .set({ ...facts, ...consentOf(facts), version: version + 1 })
         .where(and(one(id), eq(clients.version, version), isNull(clients.removedAt)));
       return rowCount ? 'saved' : missed(await this.get(id), facts);
     },

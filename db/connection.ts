@@ -1,9 +1,10 @@
 import { drizzle, type NodePgDatabase } from 'drizzle-orm/node-postgres';
 import { Pool } from 'pg';
 import * as doors from './doors-schema';
+import * as papers from './papers-schema';
 import * as records from './schema';
 
-const schema = { ...records, ...doors };
+const schema = { ...records, ...papers, ...doors };
 
 export type Database = NodePgDatabase<typeof schema> & { readonly $client: Pool };
 /** Either the database or a transaction of it. */

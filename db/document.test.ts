@@ -72,6 +72,9 @@ describe('rows of the first shape', () => {
       leftOverMm: [null, 210],
       bench: null,
       remarks: 'tight',
+      inspection: null,
+      price: null,
+      machine: null,
       hands: null,
     });
     const first = JSON.parse(JSON.stringify(record)) as Record<string, unknown>;

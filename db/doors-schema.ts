@@ -2,7 +2,7 @@
  * What is needed to let somebody in, before it is known where they work. No workshop owns these rows; only
  * the connection of the doors reads them, and the one of the records reads no more than a name.
  */
-import { sql, type SQL } from 'drizzle-orm';
+import { sql, type AnyColumn, type SQL } from 'drizzle-orm';
 import {
   bigint,
   boolean,
@@ -29,6 +29,9 @@ export const wall = (seen: SQL, written: SQL = seen) =>
     using: sql`${EVERYTHING} or (${seen})`,
     withCheck: sql`${EVERYTHING} or (${written})`,
   });
+
+/** Rows of the workshop that is at work, and no others. */
+export const ofWorkshop = (workshopId: AnyColumn) => wall(sql`${workshopId} = ${WORKSHOP}`);
 
 /** At the doors no workshop is known yet. */
 const atTheDoors = () => wall(sql`${WORKSHOP} is null`);

@@ -18,6 +18,14 @@ const RECORDS: Readonly<Record<string, string>> = {
   tickets: 'select, insert, update',
   bench_events: 'select, insert',
   corrections: 'select, insert',
+  photos: 'select, insert, update (caption, removed_at)',
+  price_items: 'select, insert, update',
+  invoices: 'select, insert',
+  invoice_jobs: 'select, insert',
+  payments: 'select, insert',
+  client_links: 'select, insert, update (withdrawn_at)',
+  wishes: 'select, insert, update (answered_at)',
+  outbox: 'select, insert, update',
   members: 'select, insert, update',
   devices: 'select, insert, update',
   trail: 'select',
@@ -35,6 +43,12 @@ const DOORS: Readonly<Record<string, string>> = {
   rate_limits: 'select, insert, update, delete',
   attempts: 'select, insert, update, delete',
 };
+
+/** What the records are asked by, beside plain questions. */
+const RECORDS_ASK = [
+  'find_in_records(text[], date, date, double precision, double precision, integer)',
+  'client_link(text)',
+];
 
 /** The addresses that the application is served by. */
 export interface Entrances {
@@ -100,6 +114,9 @@ export async function giveRights(db: Database, owner: string, secret: string): P
         );
       await transaction.execute(sql`grant usage on all sequences in schema public to ${name}`);
     }
+    const toTheRecords = sql.identifier(decodeURIComponent(records.username));
+    for (const ask of RECORDS_ASK)
+      await transaction.execute(sql`grant execute on function ${sql.raw(ask)} to ${toTheRecords}`);
     const atTheDoors = sql.identifier(decodeURIComponent(doors.username));
     await transaction.execute(
       sql`grant execute on function ownerless_workshops() to ${atTheDoors}`,

@@ -1,4 +1,4 @@
-import { sql, type AnyColumn } from 'drizzle-orm';
+import { sql, type SQL } from 'drizzle-orm';
 import {
   bigserial,
   boolean,
@@ -27,21 +27,21 @@ import type { Sport } from '@/core/terms/sport';
 import type { LengthSystem, TensionUnit } from '@/core/measure/units';
 import type { Role } from '@/core/house/policy';
 import { document } from './document';
-import { people, PERSON, wall, WORKSHOP } from './doors-schema';
+import { ofWorkshop, people, PERSON, wall, WORKSHOP } from './doors-schema';
 import {
   ADVICE,
   BUILD,
   CUT_ASSUMPTIONS,
   DEED,
   DRAWN,
+  EXTRA_WORK,
   FRAME_SPEC,
   HOUSE_RULES,
+  INSPECTION,
   JOB_RECORD,
   TALK,
+  TEMPLATES,
 } from './shapes';
-
-/** Rows of the workshop that is at work, and no others. */
-const ofWorkshop = (workshopId: AnyColumn) => wall(sql`${workshopId} = ${WORKSHOP}`);
 
 /**
  * Every row belongs to a workshop. Keys between tables carry the workshop too, so the database
@@ -63,7 +63,22 @@ export const workshops = pgTable(
     hand: text().$type<Hand>().notNull().default('practised'),
     /** Null goes by what is usual. */
     houseRules: document(HOUSE_RULES),
+    /** How figures and days stand on its papers, BCP 47. */
+    locale: text().notNull().default('en-GB'),
+    /** As it stands on its papers, line by line. */
+    address: text().notNull().default(''),
+    /** Two letters of ISO 3166. */
+    country: text().notNull().default(''),
+    taxNumber: text().notNull().default(''),
+    /** Whether its prices hold their tax already. */
+    taxIncluded: boolean().notNull().default(true),
+    /** Hundredths of a percent. */
+    labourTaxBp: integer().notNull().default(0),
+    stringTaxBp: integer().notNull().default(0),
+    /** Its own words to clients; null goes by what is usual. */
+    templates: document(TEMPLATES),
     nextTicket: integer().notNull().default(1),
+    nextInvoice: integer().notNull().default(1),
     version: integer().notNull().default(1),
   },
   (t) => [
@@ -74,6 +89,9 @@ export const workshops = pgTable(
     ),
   ],
 );
+
+/** What a client said to being written to. */
+export type Consent = 'unasked' | 'yes' | 'no';
 
 const ownedRow = () => ({
   id: uuid().primaryKey().defaultRandom(),
@@ -92,6 +110,11 @@ export const clients = pgTable(
     ...ownedRow(),
     name: text().notNull(),
     contact: text().notNull(),
+    /** For an invoice. */
+    address: text().notNull().default(''),
+    /** Whether they may be written to, and since when they said so. */
+    mayWrite: text().$type<Consent>().notNull().default('unasked'),
+    mayWriteSince: timestamp({ withTimezone: true }),
     /** The client's own habit on their papers; null follows the workshop. */
     tensionUnit: text().$type<TensionUnit>(),
     notes: text().notNull(),
@@ -235,6 +258,10 @@ export const rackets = pgTable(
   ],
 );
 
+/** A text of the record of a job, kept beside it by the database. */
+const ofRecord = (path: string) =>
+  text().generatedAlwaysAs((): SQL => sql.raw(`record #>> '{${path}}'`));
+
 export const tickets = pgTable(
   'tickets',
   {
@@ -248,6 +275,10 @@ export const tickets = pgTable(
     promised: text().notNull(),
     wish: text().notNull(),
     condition: text().notNull(),
+    /** Those that came over the counter together. */
+    visit: uuid(),
+    inspection: document(INSPECTION),
+    extra: document(EXTRA_WORK),
 
     mainStringId: uuid(),
     mainGaugeMm: doublePrecision(),
@@ -277,7 +308,29 @@ export const tickets = pgTable(
     closedAt: timestamp({ withTimezone: true }),
     labourMinor: integer(),
     stringMinor: integer(),
+    /** What the client pays, tax and all, as the record has it. */
+    toPayMinor: integer(),
+    /** What they have paid, as the payments add up. */
+    paidMinor: integer().notNull().default(0),
+    /** Null while a strung racket waits for its owner. */
+    collectedAt: timestamp({ withTimezone: true }),
     record: document(JOB_RECORD),
+    // What lists sort and filter by, out of the record, so that no list has to open one.
+    jobClient: ofRecord('client'),
+    jobSport: ofRecord('frame,sport'),
+    jobFrame: ofRecord('racket,frameName'),
+    jobMark: ofRecord('racket,mark'),
+    jobMains: ofRecord('setup,mains,name'),
+    jobCrosses: ofRecord('setup,crosses,name'),
+    jobBy: ofRecord('hands,strungBy,0,name'),
+    jobMachine: ofRecord('machine'),
+    /** Whether it teaches the next cut, and the next promise. */
+    taughtLengths: boolean().generatedAlwaysAs(
+      sql`coalesce(record -> 'plan' @? '$.pieces[*].leftOverMm ? (@ != null)', false)`,
+    ),
+    taughtTimes: boolean().generatedAlwaysAs(
+      sql`coalesce(jsonb_typeof(record -> 'bench') = 'object', false)`,
+    ),
     /** What it drew; null for an open ticket, and for one that was closed before it was kept. */
     drawn: document(DRAWN),
   },
@@ -305,8 +358,35 @@ export const tickets = pgTable(
       'a cut is planned as a whole or not at all',
       sql`num_nulls(${t.method}, ${t.shortSide}, ${t.crossStart}, ${t.cutFrom}, ${t.remnantsMm}) in (0, 5)`,
     ),
-    index().on(t.workshopId, t.closedAt),
-    index().on(t.workshopId, t.racketId),
+    index().on(t.workshopId, t.closedAt.desc(), t.number.desc()),
+    index().on(t.workshopId, t.racketId, t.number),
+    index('tickets_open')
+      .on(t.workshopId, t.promised)
+      .where(sql`closed_at is null and withdrawn_at is null`),
+    index('tickets_uncollected')
+      .on(t.workshopId, t.closedAt)
+      .where(sql`closed_at is not null and collected_at is null`),
+    index('tickets_unpaid')
+      .on(t.workshopId, t.closedAt)
+      .where(sql`closed_at is not null and paid_minor < to_pay_minor`),
+    index('tickets_taught_lengths')
+      .on(t.workshopId, t.jobSport, t.closedAt.desc())
+      .where(sql`taught_lengths`),
+    index('tickets_taught_times')
+      .on(t.workshopId, t.jobSport, t.closedAt.desc())
+      .where(sql`taught_times`),
+    index('tickets_by_client').on(t.workshopId, t.jobClient),
+    index('tickets_by_price').on(t.workshopId, t.toPayMinor),
+    ...Object.entries({
+      sport: t.jobSport,
+      frame: t.jobFrame,
+      mains: t.jobMains,
+      crosses: t.jobCrosses,
+      stringer: t.jobBy,
+      machine: t.jobMachine,
+    }).map(([name, column]) =>
+      index(`tickets_by_${name}`).on(t.workshopId, column, t.closedAt.desc()),
+    ),
     check('a closed ticket has its record', sql`(${t.closedAt} is null) = (${t.record} is null)`),
     check(
       'a withdrawn ticket is not closed',

@@ -2,9 +2,13 @@
 import { adviceRecordSchema } from '@/core/advice/record';
 import { SILENT, talkSchema } from '@/core/advice/talk';
 import { deedSchema } from '@/core/bench/log';
+import { extraWorkSchema } from '@/core/counter/extra-work';
+import { inspectionSchema } from '@/core/counter/inspection';
 import { cutAssumptionsSchema } from '@/core/cut/lengths';
 import { frameSpecSchema } from '@/core/frame/frame';
 import { keptHouseSchema } from '@/core/house/house-rules';
+import { invoiceSchema } from '@/core/papers/invoice';
+import { templatesSchema } from '@/core/papers/messages';
 import { drawnSchema } from '@/core/record/drawn';
 import { jobRecordSchema, type JobRecord } from '@/core/record/record';
 import type { Shape } from './document';
@@ -34,5 +38,13 @@ export const ADVICE = shape('The advice of a job', adviceRecordSchema);
 export const JOB_RECORD = shape<JobRecord>('The record of a job', jobRecordSchema);
 
 export const DRAWN = shape('What a job drew', drawnSchema);
+
+export const INSPECTION = shape('What was seen at the counter', inspectionSchema);
+
+export const EXTRA_WORK = shape('The extra work of a ticket', extraWorkSchema);
+
+export const INVOICE = shape('An invoice', invoiceSchema);
+
+export const TEMPLATES = shape('The words to clients', templatesSchema);
 
 export const DEED = shape('What was done at the bench', deedSchema);

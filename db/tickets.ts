@@ -1,15 +1,4 @@
-import {
-  and,
-  asc,
-  desc,
-  eq,
-  getTableColumns,
-  ilike,
-  isNotNull,
-  isNull,
-  or,
-  sql,
-} from 'drizzle-orm';
+import { and, asc, desc, eq, getTableColumns, inArray, isNotNull, isNull, sql } from 'drizzle-orm';
 import { z } from 'zod';
 import type { TimedPart } from '@/core/bench/times';
 import type { PastPiece } from '@/core/cut/learning';
@@ -24,7 +13,7 @@ import {
 } from '@/core/record/record';
 import type { Sport } from '@/core/terms/sport';
 import type { Connection } from './connection';
-import { containing, missed, type Saved } from './saving';
+import { missed, type Saved } from './saving';
 import { people } from './doors-schema';
 import { clients, corrections, frames, rackets, tickets, workshops } from './schema';
 
@@ -32,6 +21,8 @@ import { clients, corrections, frames, rackets, tickets, workshops } from './sch
 export type Ticket = Omit<typeof tickets.$inferSelect, 'drawn'>;
 
 export type TakeInFacts = Pick<Ticket, 'racketId' | 'promised' | 'wish' | 'condition'>;
+/** What was seen and agreed with the racket in hand. */
+export type CounterFacts = Pick<Ticket, 'inspection' | 'extra'>;
 export type SetupFacts = Pick<
   Ticket,
   | 'mainStringId'
@@ -61,6 +52,10 @@ export const NO_CUT: CutFacts = {
 export interface Closing {
   readonly labourMinor: number;
   readonly stringMinor: number;
+  /** With extra work and tax. */
+  readonly toPayMinor: number;
+  /** Null while it waits for its owner. */
+  readonly collectedAt: Date | null;
   readonly record: JobRecord;
   readonly drawn: Drawn;
 }
@@ -87,6 +82,9 @@ export type ListedTicket = Ticket & {
   readonly frameName: string;
   readonly mark: string;
 };
+
+/** As the indexes have it. */
+const LATEST = sql`${tickets.closedAt} desc nulls last`;
 
 /** The tickets and job records of one workshop. */
 export function ticketsOf(db: Connection, workshopId: string) {
@@ -133,7 +131,7 @@ export function ticketsOf(db: Connection, workshopId: string) {
   async function change(
     number: number,
     version: number,
-    facts: Partial<TakeInFacts & SetupFacts & CutFacts>,
+    facts: Partial<TakeInFacts & CounterFacts & SetupFacts & CutFacts>,
   ): Promise<Saved> {
     const { rowCount } = await db
       .update(tickets)
@@ -167,27 +165,6 @@ export function ticketsOf(db: Connection, workshopId: string) {
       return rows.map(flat);
     },
 
-    /** Closed jobs, the latest first; `text` may be a number, a client, a frame or a mark. */
-    async closed(text: string, limit = 100): Promise<ListedTicket[]> {
-      const number = /^\d{1,9}$/.test(text) ? Number(text) : undefined;
-      const rows = await listed()
-        .where(
-          and(
-            mine,
-            isNotNull(tickets.closedAt),
-            or(
-              number === undefined ? undefined : eq(tickets.number, number),
-              ilike(clients.name, containing(text)),
-              sql`${tickets.record} -> 'racket' ->> 'frameName' ilike ${containing(text)}`,
-              ilike(rackets.mark, containing(text)),
-            ),
-          ),
-        )
-        .orderBy(desc(tickets.closedAt), desc(tickets.number))
-        .limit(limit);
-      return rows.map(flat);
-    },
-
     /**
      * The measured pieces of the latest closed jobs of a sport, for learning from the tails that
      * were left over. Jobs whose tails nobody measured have none.
@@ -200,14 +177,8 @@ export function ticketsOf(db: Connection, workshopId: string) {
         })
         .from(tickets)
         .innerJoin(rackets, eq(rackets.id, tickets.racketId))
-        .where(
-          and(
-            mine,
-            sql`${tickets.record} -> 'frame' ->> 'sport' = ${sport}`,
-            sql`${tickets.record} -> 'plan' @? '$.pieces[*].leftOverMm ? (@ != null)'`,
-          ),
-        )
-        .orderBy(desc(tickets.closedAt))
+        .where(and(mine, eq(tickets.jobSport, sport), sql`${tickets.taughtLengths}`))
+        .orderBy(LATEST)
         .limit(limit);
       return rows.flatMap(({ frameId, pieces }) =>
         pieces.flatMap((piece) => {
@@ -222,16 +193,19 @@ export function ticketsOf(db: Connection, workshopId: string) {
       const rows = await db
         .select({ timed: part('bench,timed', timedSchema) })
         .from(tickets)
-        .where(
-          and(
-            mine,
-            sql`${tickets.record} -> 'frame' ->> 'sport' = ${sport}`,
-            sql`jsonb_typeof(${tickets.record} -> 'bench') = 'object'`,
-          ),
-        )
-        .orderBy(desc(tickets.closedAt))
+        .where(and(mine, eq(tickets.jobSport, sport), sql`${tickets.taughtTimes}`))
+        .orderBy(LATEST)
         .limit(limit);
       return rows.flatMap(({ timed }) => timed);
+    },
+
+    /** The same, only the last few: what is open on it, and what was done before. */
+    async lastOfRacket(racketId: string, limit: number): Promise<ListedTicket[]> {
+      const rows = await listed()
+        .where(and(mine, eq(tickets.racketId, racketId)))
+        .orderBy(desc(tickets.number))
+        .limit(limit);
+      return rows.map(flat);
     },
 
     /** What was done on a racket, the latest first, with what is open on it. */
@@ -242,19 +216,41 @@ export function ticketsOf(db: Connection, workshopId: string) {
       return rows.map(flat);
     },
 
-    /** The ticket that a form with this key has already made, if it was sent twice. */
-    async byRequest(requestKey: string): Promise<Ticket | undefined> {
-      const [row] = await db
+    /** The tickets that a form with these keys has already made, if it was sent twice. */
+    byRequest: (requestKeys: readonly string[]): Promise<Ticket[]> =>
+      db
         .select(columns)
         .from(tickets)
-        .where(and(mine, eq(tickets.requestKey, requestKey)));
-      return row;
+        .where(and(mine, inArray(tickets.requestKey, [...requestKeys])))
+        .orderBy(asc(tickets.number)),
+
+    /** The tickets that came over the counter together, by number. */
+    async ofVisit(visit: string): Promise<ListedTicket[]> {
+      const rows = await listed()
+        .where(and(mine, eq(tickets.visit, visit)))
+        .orderBy(asc(tickets.number));
+      return rows.map(flat);
+    },
+
+    /** Somebody took it home. */
+    async collected(number: number): Promise<void> {
+      await db
+        .update(tickets)
+        .set({ collectedAt: new Date() })
+        .where(
+          and(
+            mine,
+            eq(tickets.number, number),
+            isNotNull(tickets.closedAt),
+            isNull(tickets.collectedAt),
+          ),
+        );
     },
 
     /** Adds a ticket under the workshop's next number. Call it inside a transaction. */
     async add(
       requestKey: string,
-      facts: TakeInFacts & Partial<SetupFacts & CutFacts>,
+      facts: TakeInFacts & Partial<CounterFacts & SetupFacts & CutFacts & Pick<Ticket, 'visit'>>,
     ): Promise<Ticket> {
       const [counter] = await db
         .update(workshops)

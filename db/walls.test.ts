@@ -2,9 +2,13 @@
 import { randomUUID } from 'node:crypto';
 import { eq, getTableName, sql } from 'drizzle-orm';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { invoiceFor } from '@/core/papers/invoice';
 import { frameSpec } from '@/core/testing/frame-spec';
+import { clientLinksOf, linkAt } from './client-links';
 import { openDatabase, type Database, type OpenDatabase } from './connection';
 import * as doors from './doors-schema';
+import { foundOf } from './found';
+import * as papers from './papers-schema';
 import { giveRights } from './rights';
 import * as records from './schema';
 import { newWorkshop, openTestDatabase } from './testing';
@@ -24,7 +28,17 @@ const OWNED = [
   records.corrections,
   records.devices,
   records.trail,
+  papers.photos,
+  papers.priceItems,
+  papers.invoices,
+  papers.invoiceJobs,
+  papers.payments,
+  papers.clientLinks,
+  papers.wishes,
+  papers.outbox,
 ] as const;
+/** What triggers write and one function asks; the application may not even read them. */
+const UNSEEN = [papers.finds, papers.foundWords] as const;
 const AT_THE_DOORS = [
   doors.sessions,
   doors.accounts,
@@ -33,6 +47,18 @@ const AT_THE_DOORS = [
   doors.rateLimits,
   doors.attempts,
 ] as const;
+
+const invoiceOf = (number: number) =>
+  invoiceFor(
+    {
+      number,
+      day: '2026-11-20',
+      locale: 'en-GB',
+      from: { name: 'W', address: '', country: '', taxNumber: '' },
+      to: { name: 'Secret', address: '' },
+    },
+    [{ number: 1, racket: 'F', price: { currency: 'EUR', taxIncluded: true, lines: [] } }],
+  );
 
 let owner: OpenDatabase;
 let app: OpenDatabase;
@@ -97,7 +123,43 @@ async function wholeWorkshop() {
   ]);
   await shop.tickets.correct(ticket.id, randomUUID(), personId, 'It was 24 kg.');
   await shop.devices.trust('Bench', randomUUID(), personId);
-  return { workshopId, personId, clientId, ticket };
+  await shop.photos.add(randomUUID(), ticket.id, personId, {
+    caption: '',
+    width: 1,
+    height: 1,
+    image: Buffer.from('image'),
+    thumb: Buffer.from('thumb'),
+  });
+  await shop.priceList.add(randomUUID(), { name: 'Grip', kind: 'grip', unitMinor: 600, taxBp: 0 });
+  const invoiced = await shop.invoices.issue(
+    randomUUID(),
+    personId,
+    clientId,
+    [ticket.id],
+    (number) => invoiceOf(number),
+  );
+  expect(invoiced).toEqual({ number: 1 });
+  await shop.payments.add(personId, {
+    id: randomUUID(),
+    ticketId: ticket.id,
+    day: '2026-11-20',
+    way: 'cash',
+    amountMinor: 100,
+    note: '',
+  });
+  const token = await shop.clientLinks.ensure(racket.id);
+  await shop.clientLinks.wish(racket.id, 'again');
+  await shop.outbox.add(personId, {
+    id: randomUUID(),
+    clientId,
+    ticketId: ticket.id,
+    kind: 'ready',
+    about: '',
+    toAddress: 'a@b.example',
+    subject: 's',
+    text: 't',
+  });
+  return { workshopId, personId, clientId, ticket, racketId: racket.id, token };
 }
 
 beforeAll(async () => {
@@ -175,6 +237,59 @@ describe('the walls between workshops, as the application’s own role', () => {
     ).rejects.toThrow();
     expect(await enterWorkshop(app.db, { ...at, workshopId: theirs.workshopId })).toBeUndefined();
     expect((await enterWorkshop(app.db, at))?.role).toBe('owner');
+  });
+
+  it('let nothing that was issued, paid or photographed be changed', async () => {
+    const { workshopId, personId } = await wholeWorkshop();
+    for (const harm of [
+      sql`update invoices set total_minor = 1`,
+      sql`delete from invoices`,
+      sql`update payments set amount_minor = 1`,
+      sql`delete from payments`,
+      sql`delete from invoice_jobs`,
+      sql`update photos set image = ''`,
+      sql`update client_links set token = 'guessed'`,
+    ])
+      await expect(
+        behindWalls(app.db, { workshopId, personId }, (transaction) => transaction.execute(harm)),
+      ).rejects.toThrow();
+  });
+
+  it('open a client’s address to one racket and nothing else, until it is withdrawn', async () => {
+    const mine = await wholeWorkshop();
+    const outside = (token: string) =>
+      behindWalls(app.db, {}, (transaction) => linkAt(transaction, token));
+    expect(await outside(mine.token)).toEqual({
+      workshopId: mine.workshopId,
+      racketId: mine.racketId,
+    });
+    expect(
+      await outside(mine.token.replace(/.$/, (end) => (end === 'A' ? 'B' : 'A'))),
+    ).toBeUndefined();
+    expect(await outside('%')).toBeUndefined();
+    // Nobody outside can ask which addresses there are.
+    const seen = await behindWalls(app.db, {}, (transaction) =>
+      transaction.select({ token: papers.clientLinks.token }).from(papers.clientLinks),
+    );
+    expect(seen).toEqual([]);
+    await behindWalls(app.db, mine, (transaction) =>
+      clientLinksOf(transaction, mine.workshopId).withdraw(mine.racketId),
+    );
+    expect(await outside(mine.token)).toBeUndefined();
+  });
+
+  it('let search find what is inside, and nothing of another workshop', async () => {
+    const [mine, theirs] = [await wholeWorkshop(), await wholeWorkshop()];
+    for (const table of UNSEEN) await expect(app.db.select().from(table)).rejects.toThrow();
+    const found = await behindWalls(app.db, mine, (transaction) =>
+      foundOf(transaction).find({ words: ['secret'], days: undefined, tension: undefined }),
+    );
+    expect(found.map(({ kind }) => kind)).toEqual(['ticket', 'client', 'racket']);
+    expect(found.map(({ rowId }) => rowId)).not.toContain(theirs.clientId);
+    const nowhere = await behindWalls(app.db, {}, (transaction) =>
+      foundOf(transaction).find({ words: ['secret'], days: undefined, tension: undefined }),
+    );
+    expect(nowhere).toEqual([]);
   });
 
   it('keep what is behind a workshop apart from who somebody is', async () => {

@@ -3,12 +3,21 @@ import { and, eq, isNull } from 'drizzle-orm';
 import { USUAL_ASSUMPTIONS } from '@/core/cut/lengths';
 import type { HouseRules } from '@/core/house/house-rules';
 import type { Role } from '@/core/house/policy';
+import type { Templates } from '@/core/papers/messages';
 import { benchOf } from './bench';
+import { clientLinksOf } from './client-links';
 import { clientsOf } from './clients';
 import type { Connection, Database } from './connection';
+import { foundOf } from './found';
 import { framesOf } from './frames';
+import { invoicesOf } from './invoices';
+import { jobsOf } from './jobs';
 import { machinesOf } from './machines';
 import { devicesOf, membersOf } from './members';
+import { outboxOf } from './outbox';
+import { paymentsOf } from './payments';
+import { photosOf } from './photos';
+import { priceListOf } from './price-list';
 import { racketsOf } from './rackets';
 import { missed, type Saved } from './saving';
 import { members, workshops } from './schema';
@@ -18,25 +27,59 @@ import { trailOf } from './trail';
 import { behindWalls } from './walls';
 
 export type Workshop = typeof workshops.$inferSelect;
-export type WorkshopFacts = Omit<Workshop, 'id' | 'nextTicket' | 'version' | 'houseRules'>;
+/** What its papers say of it, and how it states its prices. */
+export type PaperFacts = Pick<
+  Workshop,
+  'locale' | 'address' | 'country' | 'taxNumber' | 'taxIncluded' | 'labourTaxBp' | 'stringTaxBp'
+>;
+export type WorkshopFacts = Omit<
+  Workshop,
+  'id' | 'nextTicket' | 'nextInvoice' | 'version' | 'houseRules' | 'templates' | keyof PaperFacts
+>;
 
 /** Everything of one workshop, and nothing of another. */
 export function recordsOf(db: Connection, workshopId: string) {
   return {
     bench: benchOf(db, workshopId),
+    clientLinks: clientLinksOf(db, workshopId),
     clients: clientsOf(db, workshopId),
     devices: devicesOf(db, workshopId),
+    found: foundOf(db),
     frames: framesOf(db, workshopId),
+    invoices: invoicesOf(db, workshopId),
+    jobs: jobsOf(db, workshopId),
     machines: machinesOf(db, workshopId),
     members: membersOf(db, workshopId),
+    outbox: outboxOf(db, workshopId),
+    payments: paymentsOf(db, workshopId),
+    photos: photosOf(db, workshopId),
+    priceList: priceListOf(db, workshopId),
     rackets: racketsOf(db, workshopId),
     strings: stringsOf(db, workshopId),
     tickets: ticketsOf(db, workshopId),
     trail: trailOf(db, workshopId),
 
+    /** What a client's page says of the workshop; nothing that is only its own. */
+    async shopOfLink(): Promise<Pick<Workshop, 'name' | 'timeZone' | 'tensionUnit'>> {
+      const [row] = await db
+        .select({
+          name: workshops.name,
+          timeZone: workshops.timeZone,
+          tensionUnit: workshops.tensionUnit,
+        })
+        .from(workshops)
+        .where(eq(workshops.id, workshopId));
+      if (!row) throw new Error('The workshop of a link is not there.');
+      return row;
+    },
+
     async changeWorkshop(
       version: number,
-      facts: WorkshopFacts | { readonly houseRules: HouseRules },
+      facts:
+        | WorkshopFacts
+        | PaperFacts
+        | { readonly houseRules: HouseRules }
+        | { readonly templates: Templates },
     ): Promise<Saved> {
       const { rowCount } = await db
         .update(workshops)

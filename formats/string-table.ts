@@ -9,6 +9,7 @@ import {
   type StringEntry,
   type StringFacts,
 } from '@/core/strings/string-facts';
+import { tableRows, unguarded } from './table-cells';
 
 /** Column by field of the entry, in the order in which they are written. */
 const COLUMNS = {
@@ -78,16 +79,6 @@ const MOST_ROWS = 2000;
 const columnOf = (field: PropertyKey | undefined): string =>
   COLUMNS[field as keyof StringEntry] ?? '';
 
-/**
- * Spreadsheets run what begins so as a formula, the full-width signs too; an apostrophe in front keeps it
- * a text. A text that begins with an apostrophe of its own gets a second one, so that all come back as
- * they were.
- */
-const NEEDS_GUARD = /^\s*[=+\-@\t\r\n'＝＋－＠]/;
-const guarded = (text: string): string => (NEEDS_GUARD.test(text) ? `'${text}` : text);
-const unguarded = (text: string): string =>
-  text.startsWith("'") && NEEDS_GUARD.test(text.slice(1)) ? text.slice(1) : text;
-
 const nameIn = (name: string, sport: string): string =>
   `${sport.trim().toLowerCase()} ${name.trim().toLowerCase()}`;
 
@@ -100,11 +91,12 @@ function changesOf(before: StringEntry, after: StringEntry): readonly CellChange
 }
 
 /**
- * Reads a table; every row is a sound string or says column and reason. A column that the table does
+ * Reads a table with its prices in `currency`; every row is a sound string or says column and reason. A column that the table does
  * not have is taken from the string in the library that the row names. Never throws.
  */
 export function readStringTable(
   text: string,
+  currency: string,
   library: readonly StringFacts[] = [],
 ): readonly TableRow[] {
   const whole = (reason: string, line = 1): readonly TableRow[] => [
@@ -143,7 +135,7 @@ export function readStringTable(
       unguarded(cells[named.indexOf(COLUMNS[field])] ?? '').trim();
     const name = nameIn(cell('name'), cell('sport'));
     const found = known.get(name);
-    const before = found && stringEntryOf(found);
+    const before = found && stringEntryOf(found, currency);
     const entry: StringEntry = {
       ...(before ?? NOTHING_WRITTEN),
       ...Object.fromEntries(given.map((field) => [field, cell(field)])),
@@ -157,7 +149,7 @@ export function readStringTable(
             },
           ]
         : [];
-    const read = stringEntrySchema.safeParse({ ...entry, shape: entry.shape || 'round' });
+    const read = stringEntrySchema(currency).safeParse({ ...entry, shape: entry.shape || 'round' });
     for (const { path, message } of read.error?.issues ?? [])
       problems.push({ column: columnOf(path[0]), reason: message });
     const twin = seen.get(name);
@@ -169,17 +161,17 @@ export function readStringTable(
           ok: true,
           line,
           string: read.data,
-          changes: before && changesOf(before, stringEntryOf(read.data)),
+          changes: before && changesOf(before, stringEntryOf(read.data, currency)),
         }
       : { ok: false, line, name: entry.name, problems };
   });
 }
 
 /** Strings as a table that reads back as it is. */
-export function writeStringTable(strings: readonly StringFacts[]): string {
+export function writeStringTable(strings: readonly StringFacts[], currency: string): string {
   const rows = strings.map((string) => {
-    const entry = stringEntryOf(string);
-    return FIELDS.map((field) => guarded(entry[field]));
+    const entry = stringEntryOf(string, currency);
+    return FIELDS.map((field) => entry[field]);
   });
-  return `${Papa.unparse([FIELDS.map(columnOf), ...rows], { newline: '\r\n' })}\r\n`;
+  return tableRows([FIELDS.map(columnOf), ...rows]);
 }

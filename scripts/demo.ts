@@ -1,6 +1,7 @@
 import { fillWithDemo } from '@/db/demo/fill';
 import { openHouse } from './open';
-import { ensureHead } from './stand-in';
+import { DESK_PAGE, ensureStandIns } from './stand-in';
 
 await openHouse('demo', fillWithDemo);
-await ensureHead();
+await ensureStandIns();
+console.log(`What it mails and prints is shown at ${DESK_PAGE}`);

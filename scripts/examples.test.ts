@@ -108,11 +108,13 @@ it('examples stand in every chapter', () => {
   expect([...chapters].sort()).toEqual([
     'advice',
     'bench',
+    'counter',
     'cut',
     'frame',
     'house',
     'maths',
     'measure',
+    'papers',
     'path',
     'record',
     'strings',

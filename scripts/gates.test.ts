@@ -2,8 +2,8 @@ import { expect, it } from 'vitest';
 import { ALL_DEEDS } from '@/core/house/policy';
 import { actionGates, pageGates } from './gates';
 
-/** What is there for whoever is signed in, or before anybody is: it asks for itself who that is. */
-const AT_THE_DOORS = ['firstStart', 'openAnother', 'workIn'];
+/** What is there for whoever is signed in, before anybody is, or for whoever has a client’s address. */
+const AT_THE_DOORS = ['bringAgain', 'firstStart', 'noMoreMessages', 'openAnother', 'workIn'];
 /** The page of one's own ways in belongs to every role. */
 const OF_EVERYBODY = ['(house)/me/page.tsx'];
 

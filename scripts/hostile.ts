@@ -190,6 +190,8 @@ export function argumentsOf(
     frameId: '',
     frameLabel: 'F',
     mark: '',
+    more: [],
+    alike: true,
     again: '',
   };
   const setup = {

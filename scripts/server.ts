@@ -7,6 +7,7 @@ import type { Entrances } from '@/db/rights';
 import { backupPlace } from './backups';
 import { NEXT } from './build';
 import { databaseName } from './databases';
+import { deskEnvironment } from './stand-in';
 import {
   fail,
   freePort,
@@ -105,7 +106,7 @@ export async function ensureServer(
     env: {
       ...process.env,
       ...serverEnvironment(databaseUrl, entrances),
-      ...(served === 'demo' && { ORTHOTENS_DEMO: '1' }),
+      ...(served === 'demo' && { ORTHOTENS_DEMO: '1', ...deskEnvironment() }),
       NODE_ENV: 'production',
       ORTHOTENS_RUN: run,
       ORTHOTENS_BACKUPS: folder,

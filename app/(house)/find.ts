@@ -2,53 +2,46 @@
 
 import { action } from '@/app/action';
 import { searchIn } from '@/app/search-text';
+import { formatDay, wallTime } from '@/core/measure/promised-time';
+import { formatTicket } from '@/core/measure/units';
+import { readQuestion } from '@/core/record/question';
+import type { Found } from '@/db/found';
 import type { Finding } from '@/ui/shell/palette';
-
-const EACH = 5;
 
 const nothing = (): readonly Finding[] => [];
 
-/** Clients, rackets, jobs, frames and strings by a few letters or a number. */
+const HREF: Readonly<Record<Found['kind'], (found: Found) => string>> = {
+  ticket: ({ number }) => `/tickets/${number}`,
+  job: ({ number }) => `/jobs/${number}`,
+  client: ({ rowId }) => `/clients/${rowId}`,
+  racket: ({ rowId }) => `/rackets/${rowId}`,
+  frame: ({ rowId }) => `/frames/${rowId}`,
+  string: ({ rowId }) => `/strings/${rowId}`,
+  machine: ({ rowId }) => `/workshop/machines/${rowId}`,
+};
+
+/**
+ * Anything by words in any order, parts of words, slips of the pen, a number, a day or a tension. What is open
+ * comes first, then the latest jobs: the first of a client is their last job.
+ */
 export const findAnything = action(
   'see clients',
   nothing,
   [searchIn],
-  async ({ clients, rackets, tickets, frames, strings }, text) => {
+  async ({ found, workshop }, text) => {
     if (!text) return [];
-    const [people, owned, open, jobs, library, shelf] = await Promise.all([
-      clients.find(text, EACH),
-      rackets.find(text, EACH),
-      tickets.open(),
-      tickets.closed(text, EACH),
-      frames.find(text, EACH),
-      strings.find(text),
-    ]);
-    const lower = text.toLowerCase();
-    const waiting = open.filter(
-      ({ number, clientName, frameName }) =>
-        String(number) === text || `${clientName} ${frameName}`.toLowerCase().includes(lower),
-    );
-    return [
-      ...waiting.slice(0, EACH).map(({ number, clientName, frameName }) => ({
-        href: `/tickets/${number}`,
-        kind: 'ticket',
-        text: `${number}  ${clientName}, ${frameName}`,
-      })),
-      ...people.map(({ id, name }) => ({ href: `/clients/${id}`, kind: 'client', text: name })),
-      ...owned.map(({ id, clientName, frameName, mark }) => ({
-        href: `/rackets/${id}`,
-        kind: 'racket',
-        text: `${frameName}${mark ? `, ${mark}` : ''}, ${clientName}`,
-      })),
-      ...jobs.map(({ number, clientName, frameName }) => ({
-        href: `/jobs/${number}`,
-        kind: 'job',
-        text: `${number}  ${clientName}, ${frameName}`,
-      })),
-      ...library.map(({ id, name }) => ({ href: `/frames/${id}`, kind: 'frame', text: name })),
-      ...shelf
-        .slice(0, EACH)
-        .map(({ id, name }) => ({ href: `/strings/${id}`, kind: 'string', text: name })),
-    ];
+    const question = readQuestion(text, wallTime(new Date(), workshop.timeZone));
+    return (await found.find(question)).map((each): Finding => ({
+      href: HREF[each.kind](each),
+      kind: each.kind,
+      text: each.number === null ? each.title : `${each.number}  ${each.title}`,
+      detail: [
+        each.tension && formatTicket(each.tension),
+        each.detail,
+        each.kind === 'job' && each.at && formatDay(wallTime(each.at, workshop.timeZone)),
+      ]
+        .filter(Boolean)
+        .join(' · '),
+    }));
   },
 );

@@ -18,6 +18,7 @@ const PLACES: readonly { readonly href: string; readonly name: string; readonly 
   { href: '/frames', name: 'Frames', deed: 'see frames' },
   { href: '/strings', name: 'Strings', deed: 'see strings' },
   { href: '/jobs', name: 'Jobs', deed: 'see records' },
+  { href: '/money', name: 'Money', deed: 'see the money' },
   { href: '/workshop', name: 'Workshop', deed: 'change the workshop' },
 ];
 /** Where the machines are found by who has no page of the workshop. */
@@ -33,6 +34,14 @@ const ACTIONS: readonly (Finding & { readonly deed: Deed })[] = [
   { href: '/strings/new', kind: 'do', text: 'Add a string', deed: 'change strings' },
   { href: '/jobs', kind: 'go', text: 'Jobs on record', deed: 'see records' },
   { href: '/workshop', kind: 'go', text: 'Workshop', deed: 'change the workshop' },
+  { href: '/money', kind: 'go', text: 'The close of the day', deed: 'see the money' },
+  { href: '/outbox', kind: 'go', text: 'Messages to clients', deed: 'write to clients' },
+  {
+    href: '/workshop/papers',
+    kind: 'go',
+    text: 'Papers and prices',
+    deed: 'change the workshop',
+  },
   { href: '/workshop/house-rules', kind: 'go', text: 'House rules', deed: 'see house rules' },
   { href: '/workshop/machines', kind: 'go', text: 'Machines', deed: 'see machines' },
   { href: '/workshop/people', kind: 'go', text: 'People', deed: 'change people' },

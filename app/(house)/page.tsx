@@ -6,6 +6,9 @@ import { may } from '@/core/house/policy';
 import { formatWall, wallTime } from '@/core/measure/promised-time';
 import type { TicketTension } from '@/core/measure/units';
 import type { ListedTicket } from '@/db/tickets';
+import { payWords } from '@/core/papers/payment';
+import { Press } from '@/ui/press';
+import { answerWish } from './wish-actions';
 import { FirstSteps } from './first-steps';
 import { RowLink, Table } from '@/ui/list-page';
 import { TicketFigure } from '@/ui/ticket-figure';
@@ -23,9 +26,16 @@ function waitingAt({ frameId, mainN, crossStart }: ListedTicket): string {
 
 export const metadata: Metadata = { title: 'Today' };
 
+/** Of what waits at the counter. */
+const SHOWN = 20;
+
 /** The open tickets in the order of their promises. */
 export default async function TodayPage() {
-  const { workshop, tickets, machines, role } = await openFor('see the day');
+  const { workshop, tickets, machines, jobs, clientLinks, role } = await openFor('see the day');
+  const hands = may(role, 'hand over');
+  const [waiting, wishes] = hands
+    ? await Promise.all([jobs.uncollected(SHOWN), clientLinks.openWishes()])
+    : [[], []];
   const now = wallTime(new Date(), workshop.timeZone);
   const open = await tickets.open();
   const late = open.filter(({ promised }) => promised < now).length;
@@ -95,6 +105,52 @@ export default async function TodayPage() {
           };
         })}
       />
+      {waiting.length > 0 && (
+        <section className="mt-8" aria-label="Ready, not collected">
+          <h2 className="figure mb-1 text-2xl">Ready, not collected</h2>
+          <Table
+            head={['Strung', 'Job', 'Client', 'Racket', 'Tension', 'Payment']}
+            empty=""
+            rows={waiting.map((job) => ({
+              key: String(job.number),
+              cells: [
+                formatWall(wallTime(job.closedAt, workshop.timeZone), now),
+                <RowLink key="link" href={`/jobs/${job.number}`}>
+                  <span className="figure text-2xl">{job.number}</span>
+                </RowLink>,
+                job.client,
+                `${job.frame}${job.mark ? `, ${job.mark}` : ''}`,
+                <TicketFigure key="tension" tension={job} />,
+                job.toPayMinor === null
+                  ? ''
+                  : payWords(job.toPayMinor, job.paidMinor, workshop.currency, workshop.locale),
+              ],
+            }))}
+          />
+        </section>
+      )}
+      {wishes.length > 0 && (
+        <section className="mt-8" aria-label="Want to bring it again">
+          <h2 className="figure mb-1 text-2xl">Want to bring it again</h2>
+          <Table
+            head={['Since', 'Client', 'Racket', 'A word', '']}
+            empty=""
+            rows={wishes.map(({ id, at, clientName, frameName, mark, text, racketId }) => ({
+              key: id,
+              cells: [
+                formatWall(wallTime(at, workshop.timeZone), now),
+                clientName,
+                <RowLink key="racket" href={`/take-in?racket=${racketId}`}>
+                  {frameName}
+                  {mark && `, ${mark}`}
+                </RowLink>,
+                text,
+                <Press key="seen" action="Seen" press={answerWish.bind(null, workshop.id, id)} />,
+              ],
+            }))}
+          />
+        </section>
+      )}
     </main>
   );
 }

@@ -59,6 +59,7 @@ describe('what advice is given on', () => {
       against: [],
       ownWord: '',
       words: '',
+      letter: null,
     };
     expect(lastJobOf({ setup, advice })).toMatchObject({ pull: 'lock-out', talk: { arm: 'now' } });
   });

@@ -111,7 +111,7 @@ const TOUGHNESS: Record<Family, number> = {
 /** Weeks until it breaks, by what the client says. */
 const BREAKS_AFTER_WEEKS = { 'in days': 0.5, 'in weeks': 3, 'in months': 12 } as const;
 /** Hours of one visit to the court. From memory. */
-const HOURS_A_PLAY = 1.5;
+export const HOURS_A_PLAY = 1.5;
 
 const toughness = (strung: Strung, sport: Sport): number =>
   (MAIN_SHARE * TOUGHNESS[strung.mains.family] +
@@ -134,6 +134,9 @@ interface LivedString extends StringClass {
  * Hours of play that a bed is good for: by family or measured, mains for two thirds, a tenth a step of
  * thickness, a fifth less where soft and monofilament cross; and not longer than what the client would
  * need to break it, by what they broke before.
+ *
+ * @example
+ * playingHours({ mains: { family: 'monofilament', gaugeMm: 1.25, shape: 'round', lifeHours: null }, crosses: { family: 'monofilament', gaugeMm: 1.25, shape: 'round', lifeHours: null } }, 'tennis', usual.about.talk, null) // [8, 15]
  */
 export function playingHours(
   bed: { readonly mains: LivedString; readonly crosses: LivedString },

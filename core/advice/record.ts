@@ -8,7 +8,7 @@ import { outlook, reasonsFor, spokenAgainst } from './advise';
 import type { AdviceCase, Strung } from './rule';
 import type { ShelfString } from './shelf';
 import { climb, type Step, type Switched } from './staircase';
-import { wordsForClient } from './words';
+import { letterForClient, letterWords } from './words';
 
 const pullsSchema = z.object({ mainN: z.number(), crossN: z.number() });
 
@@ -33,6 +33,18 @@ export const adviceRecordSchema = z.object({
   ownWord: z.string().default(''),
   /** What the client was told. */
   words: z.string(),
+  /** The same in its parts; null for a job of before they were kept apart. */
+  letter: z
+    .object({
+      wentIn: z.string(),
+      whyString: z.string().nullable(),
+      whyTension: z.string().nullable(),
+      expect: z.string().nullable(),
+      lasts: z.string(),
+      care: z.string().nullable(),
+    })
+    .nullable()
+    .default(null),
 });
 
 export type AdviceRecord = z.infer<typeof adviceRecordSchema>;
@@ -94,6 +106,16 @@ export function recordAdvice(
     family: string.family,
     gaugeMm,
   });
+  const letter = letterForClient({
+    about,
+    mains: named(bed.mains),
+    crosses: named(bed.crosses),
+    ticket,
+    steps: staircase.steps,
+    reasons,
+    changes,
+    hours,
+  });
   return {
     talk: about.talk,
     house: about.house,
@@ -102,16 +124,7 @@ export function recordAdvice(
     switched: { ...switched },
     against: spokenAgainst(reasons).map(({ id, title, why }) => ({ id, title, why })),
     ownWord,
-    words: wordsForClient({
-      about,
-      mains: named(bed.mains),
-      crosses: named(bed.crosses),
-      ticket,
-      advised: staircase.ticket,
-      steps: staircase.steps,
-      reasons,
-      changes,
-      hours,
-    }),
+    words: letterWords(letter),
+    letter,
   };
 }

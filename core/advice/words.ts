@@ -7,11 +7,12 @@ import {
   formatTicket,
   formatTicketConverted,
   inTensionUnit,
+  roundToTicketStep,
   type Pulls,
   type TensionUnit,
   type TicketTension,
 } from '../measure/units';
-import { TRAITS, type Change, type Hours, type Trait } from './character';
+import { HOURS_A_PLAY, TRAITS, type Change, type Hours, type Trait } from './character';
 import type { Reason } from './advise';
 import { ARM_CAUTION } from './talk';
 import type { AdviceCase, Confidence, LastJob, Source } from './rule';
@@ -128,9 +129,8 @@ interface ClientWords {
   readonly about: Pick<AdviceCase, 'talk' | 'last'>;
   readonly mains: NamedString;
   readonly crosses: NamedString;
-  /** What will be pulled, and what was advised. */
+  /** What will be pulled. How it stands to the advice is between the stringer and the record. */
   readonly ticket: TicketTension;
-  readonly advised: TicketTension;
   readonly steps: readonly Step[];
   readonly reasons: readonly Reason[];
   readonly changes: Readonly<Record<Trait, Change>>;
@@ -139,57 +139,84 @@ interface ClientWords {
 
 const lower = (text: string) => text.charAt(0).toLowerCase() + text.slice(1);
 
+/** What the client is told, part by part, so that a letter can set them apart. */
+export interface ClientLetter {
+  readonly wentIn: string;
+  readonly whyString: string | null;
+  readonly whyTension: string | null;
+  readonly expect: string | null;
+  readonly lasts: string;
+  readonly care: string | null;
+}
+
+/**
+ * The letter in one run of words, to be read aloud or pasted into a message.
+ *
+ * @example
+ * letterWords({ wentIn: 'A.', whyString: null, whyTension: null, expect: null, lasts: 'B.', care: null }) // 'A. B.'
+ */
+export const letterWords = (letter: ClientLetter): string =>
+  [letter.wentIn, letter.whyString, letter.whyTension, letter.expect, letter.lasts, letter.care]
+    .filter((part) => part !== null)
+    .join(' ');
+
 /** Why this string and this tension, in words that a player understands. */
-export function wordsForClient(words: ClientWords): string {
-  const { mains, crosses, ticket, advised, steps, reasons, changes, hours, about } = words;
+export function letterForClient(words: ClientWords): ClientLetter {
+  const { mains, crosses, ticket, steps, reasons, changes, hours, about } = words;
   const one = mains.name === crosses.name && mains.gaugeMm === crosses.gaugeMm;
   const named = ({ name, family, gaugeMm }: NamedString) =>
     `${name}, a ${family} of ${gaugeWords(gaugeMm)}`;
-  const sentences = [
-    one
-      ? `Your racket gets ${named(mains)}, at ${formatTicket(ticket)} (${formatTicketConverted(ticket)}), mains before crosses.`
-      : `Your racket gets two strings: in the mains ${named(mains)}; in the crosses ${named(crosses)}; at ${formatTicket(ticket)} (${formatTicketConverted(ticket)}), mains before crosses.`,
-  ];
+  const wentIn = one
+    ? `Your racket gets ${named(mains)}, at ${formatTicket(ticket)} (${formatTicketConverted(ticket)}), mains before crosses.`
+    : `Your racket gets two strings: in the mains ${named(mains)}; in the crosses ${named(crosses)}; at ${formatTicket(ticket)} (${formatTicketConverted(ticket)}), mains before crosses.`;
   const spoken = reasons.filter(({ points }) => points > 0.4).slice(0, 2);
-  if (spoken.length > 0)
-    sentences.push(
-      `Why this string: ${spoken.map(({ title, why }) => `${lower(title)} – ${lower(why)}`).join(' ')}`,
-    );
+  const whyString =
+    spoken.length > 0
+      ? `Why this string: ${spoken.map(({ title, why }) => `${lower(title)} – ${lower(why)}`).join(' ')}`
+      : null;
   const [start, ...rest] = steps;
   const moved = rest.filter(
     ({ state, by }) => state.is === 'in' && (by.mainN !== 0 || by.crossN !== 0),
   );
-  if (start)
-    sentences.push(
-      `Why this tension: it starts from ${lower(start.title).replace('the client asks', 'you ask')}, ${startFigure(start, ticket.unit)}${
+  const whyTension = start
+    ? `Why this tension: it starts from ${lower(start.title).replace('the client asks', 'you ask')}, ${startFigure(start, ticket.unit)}${
         moved.length > 0
-          ? `; then ${moved.map(({ title, by }) => `${byWords(by, ticket.unit)} for “${lower(title)}”`).join(', ')}`
+          ? `; then ${moved.map(({ title, by }) => `${movedWords(by, ticket.unit)} for “${lower(title).replace(/^wants /, 'you want ')}”`).join(', ')}`
           : ''
-      }.`,
-    );
-  const apart = differenceWords(ticket, advised);
-  if (apart) sentences.push(`Your stringer chose ${apart}.`);
+      }.`
+    : null;
   const change = changeWords(changes);
-  if (change)
-    sentences.push(
-      `Beside ${about.last?.strung ? 'what you had' : 'a plain soft bed'} expect ${change}.`,
-    );
-  sentences.push(
-    `It is good for about ${hoursWords(hours)} of play${weeksWords(hours, about.talk.playsAWeek)}. A string loses 5 to 10 % of its tension before the first ball, so judge it after an hour.`,
-  );
-  if (about.talk.arm === 'now' || about.talk.arm === 'before') sentences.push(ARM_CAUTION);
-  return sentences.join(' ');
+  return {
+    wentIn,
+    whyString,
+    whyTension,
+    expect: change
+      ? `Beside ${about.last?.strung ? 'what you had' : 'a plain soft bed'} expect ${change}.`
+      : null,
+    lasts: `It is good for about ${hoursWords(hours)} of play${weeksWords(hours, about.talk.playsAWeek)}. A string loses 5 to 10 % of its tension before the first ball, so judge it after an hour.`,
+    care: about.talk.arm === 'now' || about.talk.arm === 'before' ? ARM_CAUTION : null,
+  };
 }
 
+/** What a step moves, as one says it to a player: nothing of a string that stays where it is. */
+function movedWords({ mainN, crossN }: Pulls, unit: TensionUnit): string {
+  const part = (n: number, where: string) =>
+    n === 0 ? [] : [`${signed(n, unit)} ${unit} ${where}`];
+  return Math.abs(mainN - crossN) < 1e-9
+    ? byWords({ mainN, crossN }, unit)
+    : listWords([...part(mainN, 'in the mains'), ...part(crossN, 'in the crosses')]);
+}
+
+/** Where it starts, no finer than a ticket is written. */
 function startFigure({ after }: Step, unit: TensionUnit): string {
-  return after.mainN === after.crossN
-    ? formatTension(after.mainN, unit)
-    : formatTicket({ ...after, unit });
+  const mainN = roundToTicketStep(after.mainN, unit);
+  const crossN = roundToTicketStep(after.crossN, unit);
+  return mainN === crossN ? formatTension(mainN, unit) : formatTicket({ mainN, crossN, unit });
 }
 
 /** One visit to the court is reckoned an hour and a half. */
 function weeksWords([least, most]: Hours, playsAWeek: number | null): string {
   if (!playsAWeek) return '';
-  const weeks = Math.max(1, Math.round((least + most) / 2 / (playsAWeek * 1.5)));
+  const weeks = Math.max(1, Math.round((least + most) / 2 / (playsAWeek * HOURS_A_PLAY)));
   return `, ${weeks === 1 ? 'a week' : `${weeks} weeks`} at ${playsAWeek} ${playsAWeek === 1 ? 'play' : 'plays'} a week`;
 }

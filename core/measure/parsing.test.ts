@@ -7,7 +7,6 @@ import {
   parseHoleNumber,
   parseHoleNumbers,
   parseLength,
-  parseMoney,
   parseRemnants,
   parseRow,
   parseStepDown,
@@ -17,6 +16,7 @@ import {
   parseTieOffs,
   parseWidths,
 } from './parsing';
+import { parseMoney } from './money';
 import type { Result } from '../terms/result';
 import { SPORTS, type Sport } from '../terms/sport';
 import { formatTicket, newtons, type TensionUnit } from './units';
@@ -110,7 +110,7 @@ describe('a ticket', () => {
         parseHoleNumbers(typed);
         parseHoleLabels(typed);
         parseWidths(typed);
-        parseMoney(typed);
+        parseMoney('EUR')(typed);
         parseCount(typed);
       }),
     );
@@ -186,8 +186,8 @@ describe('rows and lists', () => {
       { fromHeadMm: 40, widthMm: 160 },
       { fromHeadMm: 100, widthMm: 226.5 },
     ]);
-    expect(valueOf(parseMoney('18,5'))).toBe(1850);
-    expect(valueOf(parseMoney('0.29'))).toBe(29);
+    expect(valueOf(parseMoney('EUR')('18,5'))).toBe(1850);
+    expect(valueOf(parseMoney('EUR')('0.29'))).toBe(29);
     expect(valueOf(parseCount(' 16 '))).toBe(16);
   });
   it('say what is wrong', () => {
@@ -199,7 +199,7 @@ describe('rows and lists', () => {
     expect(problemOf(parseRow('6 5'))).toContain('cannot follow 6');
     expect(problemOf(parseRow('six'))).toContain('“six”');
     expect(problemOf(parseWidths('40 160'))).toContain('colon');
-    expect(problemOf(parseMoney('-3'))).toContain('18.50');
+    expect(problemOf(parseMoney('EUR')('-3'))).toContain('18.50');
     expect(problemOf(parseCount('16.5'))).toContain('whole number');
   });
 });

@@ -320,15 +320,16 @@ export function parseRemnants(text: string): Result<readonly number[]> {
 }
 
 /**
- * Money as typed, `18`, `18.50` or `18,5`, in minor units (cents).
+ * A rate as typed, `20` or `5,5 %`, in hundredths of a percent.
  *
  * @example
- * parseMoney('16.50') // { ok: true, value: 1650 }
+ * parseRate('5.5') // { ok: true, value: 550 }
  */
-export function parseMoney(text: string): Result<number> {
-  const tidy = plainFigures(text);
-  if (!/^\d{1,6}([.,]\d{1,2})?$/.test(tidy)) return failure('amount.unread');
-  return success(Math.round(decimal(tidy) * 100));
+export function parseRate(text: string): Result<number> {
+  const tidy = plainFigures(text).replace(/ ?%$/, '');
+  if (!/^\d{1,3}([.,]\d{1,2})?$/.test(tidy)) return failure('percent.unread');
+  const rate = Math.round(decimal(tidy) * 100);
+  return rate > 10_000 ? failure('percent.unread') : success(rate);
 }
 
 /**

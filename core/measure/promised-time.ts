@@ -134,6 +134,17 @@ export function formatWall(wall: WallTime, now: WallTime): string {
 }
 
 /**
+ * A day as a place writes it, BCP 47.
+ *
+ * @example
+ * formatDayIn('2026-01-05', 'de-AT') // '5. Jänner 2026'
+ */
+export const formatDayIn = (day: string, locale: string): string =>
+  new Intl.DateTimeFormat(locale, { dateStyle: 'long', timeZone: 'UTC' }).format(
+    new Date(`${day.slice(0, 10)}T12:00:00Z`),
+  );
+
+/**
  * `27 Nov 2026`.
  *
  * @example

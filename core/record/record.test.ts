@@ -47,6 +47,9 @@ const record = recordJob({
   leftOverMm: [820, null],
   bench: null,
   remarks: '',
+  inspection: null,
+  price: null,
+  machine: null,
   hands: null,
 });
 

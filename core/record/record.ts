@@ -8,6 +8,8 @@ import { adviceRecordSchema, type AdviceRecord } from '../advice/record';
 import { frameSpecSchema } from '../frame/frame';
 import { difference, type Difference } from '../cut/learning';
 import { cutAssumptionsSchema } from '../cut/lengths';
+import { inspectionSchema, type Inspection } from '../counter/inspection';
+import { jobPriceSchema, type JobPrice } from '../counter/price';
 import { methodSchema } from '../terms/method';
 import { mishapWords } from '../bench/mishap';
 import { english } from '../terms/words/english';
@@ -107,6 +109,12 @@ export const jobRecordSchema = z.object({
   remarks: z.string(),
   /** Whose hands it went through; null for a job of before people signed in. */
   hands: handNamesSchema.nullable().default(null),
+  /** What was seen when it came in; null when nobody looked, or it was not kept yet. */
+  inspection: inspectionSchema.nullable().default(null),
+  /** What it cost, line by line; null for a job of before lines were kept. */
+  price: jobPriceSchema.nullable().default(null),
+  /** The machine it was strung on; null for any. */
+  machine: z.string().nullable().default(null),
 });
 
 export type JobRecord = z.infer<typeof jobRecordSchema>;
@@ -121,6 +129,9 @@ interface RecordFacts {
   readonly bench: BenchRecord | null;
   readonly remarks: string;
   readonly hands: TicketHandNames | null;
+  readonly inspection: Inspection | null;
+  readonly price: JobPrice | null;
+  readonly machine: string | null;
 }
 
 /**
@@ -174,7 +185,7 @@ export function recordBench(
  * The record of a job: what it was made from, and the plan as it was worked out for it.
  *
  * @example
- * recordJob({ job: usual.job, client: 'A client', racket: { frame: 'A frame', mark: '' }, advice: null, leftOverMm: [700, null], bench: null, remarks: '', hands: null }).client // 'A client'
+ * recordJob({ job: usual.job, client: 'A client', racket: { frame: 'A frame', mark: '' }, advice: null, leftOverMm: [700, null], bench: null, remarks: '', hands: null, inspection: null, price: null, machine: null }).client // 'A client'
  */
 export function recordJob({
   job,
@@ -185,6 +196,9 @@ export function recordJob({
   bench,
   remarks,
   hands,
+  inspection,
+  price,
+  machine,
 }: RecordFacts): JobRecord {
   const { bed, mains, crosses, tension, assumptions, learnt, cutFrom, remnantsMm } = job;
   const { path, pieces } = job.plan;
@@ -227,6 +241,9 @@ export function recordJob({
     late: null,
     remarks,
     hands,
+    inspection,
+    price,
+    machine,
   };
 }
 

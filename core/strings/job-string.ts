@@ -15,3 +15,14 @@ export const jobStringSchema = z.object({
 });
 
 export type JobString = z.infer<typeof jobStringSchema>;
+
+/**
+ * Whether mains and crosses are the same string of the same thickness; otherwise the bed is a hybrid.
+ *
+ * @example
+ * isOneString({ name: 'A', gaugeMm: 1.25 }, { name: 'A', gaugeMm: 1.3 }) // false
+ */
+export const isOneString = (
+  mains: Pick<JobString, 'name' | 'gaugeMm'>,
+  crosses: Pick<JobString, 'name' | 'gaugeMm'>,
+): boolean => mains.name === crosses.name && mains.gaugeMm === crosses.gaugeMm;

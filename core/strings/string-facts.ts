@@ -5,7 +5,8 @@ import { notForSchema, type NotFor } from './not-for';
 import { FAMILIES, SHAPES, type Family, type Shape } from '../terms/family';
 import { decimal, plainFigures } from '../measure/figures';
 import { parseGauge } from '../measure/gauge';
-import { parseLength, parseMoney } from '../measure/parsing';
+import { moneyFigure, parseMoney } from '../measure/money';
+import { parseLength } from '../measure/parsing';
 import { lineText, nameText, noteText, optionalReading, reading, textIn } from '../measure/reading';
 import { failure, success, type Result } from '../terms/result';
 import type { PlainKey } from '../terms/words/english';
@@ -102,58 +103,65 @@ const oneOf = <T extends string>(options: readonly T[], what: string) =>
     return found ? success(found) : failure('one of.unread', { what, options: options.join(', ') });
   });
 
-/** Texts in, facts out; the same reading serves the form and the table. */
-export const stringEntrySchema = z
-  .object({
-    name: nameText('the string a name'),
-    sport: oneOf(SPORTS, 'The sport'),
-    family: oneOf(FAMILIES, 'The family'),
-    subKind: lineText('the kind'),
-    shape: oneOf(SHAPES, 'The shape'),
-    colour: lineText('the colour'),
-    gauges: textIn,
-    set: reading(parseSet),
-    price: reading(parseMoney),
-    reel: optionalReading(parseReel),
-    reelPrice: optionalReading(parseMoney),
-    mass: optionalReading(parseWithin(0.2, 5, 'g|g/m', 'mass.beyond')),
-    stretch: optionalReading(percentOf(0, 25, 'stretch.beyond')),
-    life: optionalReading(parseWithin(1, 200, 'h', 'life.beyond')),
-    holding: optionalReading(percentOf(20, 100, 'holding.beyond')),
-    notFor: reading(parseNotFor),
-    notes: noteText,
-  })
-  .transform((entry, context): StringFacts => {
-    const gauges = parseGauges(entry.gauges, entry.sport);
-    if (!gauges.ok) context.addIssue({ code: 'custom', path: ['gauges'], message: gauges.problem });
-    if ((entry.reel === null) !== (entry.reelPrice === null))
-      context.addIssue({
-        code: 'custom',
-        path: [entry.reel === null ? 'reel' : 'reelPrice'],
-        message: 'A reel has a length and a price: fill in both, or neither.',
-      });
-    return {
-      name: entry.name,
-      sport: entry.sport,
-      family: entry.family,
-      subKind: entry.subKind,
-      shape: entry.shape,
-      colour: entry.colour,
-      gaugesMm: gauges.ok ? [...gauges.value] : [],
-      setMm: entry.set,
-      setPriceMinor: entry.price,
-      reelMm: entry.reel,
-      reelPriceMinor: entry.reelPrice,
-      massGPerM: entry.mass,
-      stretch: entry.stretch,
-      lifeHours: entry.life,
-      holding: entry.holding,
-      notFor: entry.notFor,
-      notes: entry.notes,
-    };
-  });
+/**
+ * Texts in, facts out, with prices in the currency of the workshop; the same reading serves the form and the table.
+ *
+ * @example
+ * stringEntrySchema('EUR').safeParse(emptyStringEntry).success // false
+ */
+export const stringEntrySchema = (currency: string) =>
+  z
+    .object({
+      name: nameText('the string a name'),
+      sport: oneOf(SPORTS, 'The sport'),
+      family: oneOf(FAMILIES, 'The family'),
+      subKind: lineText('the kind'),
+      shape: oneOf(SHAPES, 'The shape'),
+      colour: lineText('the colour'),
+      gauges: textIn,
+      set: reading(parseSet),
+      price: reading(parseMoney(currency)),
+      reel: optionalReading(parseReel),
+      reelPrice: optionalReading(parseMoney(currency)),
+      mass: optionalReading(parseWithin(0.2, 5, 'g|g/m', 'mass.beyond')),
+      stretch: optionalReading(percentOf(0, 25, 'stretch.beyond')),
+      life: optionalReading(parseWithin(1, 200, 'h', 'life.beyond')),
+      holding: optionalReading(percentOf(20, 100, 'holding.beyond')),
+      notFor: reading(parseNotFor),
+      notes: noteText,
+    })
+    .transform((entry, context): StringFacts => {
+      const gauges = parseGauges(entry.gauges, entry.sport);
+      if (!gauges.ok)
+        context.addIssue({ code: 'custom', path: ['gauges'], message: gauges.problem });
+      if ((entry.reel === null) !== (entry.reelPrice === null))
+        context.addIssue({
+          code: 'custom',
+          path: [entry.reel === null ? 'reel' : 'reelPrice'],
+          message: 'A reel has a length and a price: fill in both, or neither.',
+        });
+      return {
+        name: entry.name,
+        sport: entry.sport,
+        family: entry.family,
+        subKind: entry.subKind,
+        shape: entry.shape,
+        colour: entry.colour,
+        gaugesMm: gauges.ok ? [...gauges.value] : [],
+        setMm: entry.set,
+        setPriceMinor: entry.price,
+        reelMm: entry.reel,
+        reelPriceMinor: entry.reelPrice,
+        massGPerM: entry.mass,
+        stretch: entry.stretch,
+        lifeHours: entry.life,
+        holding: entry.holding,
+        notFor: entry.notFor,
+        notes: entry.notes,
+      };
+    });
 
-export type StringEntry = z.input<typeof stringEntrySchema>;
+export type StringEntry = z.input<ReturnType<typeof stringEntrySchema>>;
 
 export const emptyStringEntry: StringEntry = {
   name: '',
@@ -177,7 +185,6 @@ export const emptyStringEntry: StringEntry = {
 
 const figure = (value: number | null, step: number): string =>
   value === null ? '' : String(roundTo(value, step));
-const money = (minor: number | null): string => (minor === null ? '' : (minor / 100).toFixed(2));
 const metres = (mm: Mm | null): string => figure(mm === null ? null : mm / 1000, 0.001);
 const percent = (fraction: number | null): string =>
   figure(fraction === null ? null : fraction * 100, 0.1);
@@ -186,9 +193,9 @@ const percent = (fraction: number | null): string =>
  * The texts that read back as these facts.
  *
  * @example
- * stringEntrySchema.safeParse(emptyStringEntry).success // false
+ * stringEntrySchema('EUR').safeParse(emptyStringEntry).success // false
  */
-export const stringEntryOf = (string: StringFacts): StringEntry => ({
+export const stringEntryOf = (string: StringFacts, currency: string): StringEntry => ({
   name: string.name,
   sport: string.sport,
   family: string.family,
@@ -197,9 +204,9 @@ export const stringEntryOf = (string: StringFacts): StringEntry => ({
   colour: string.colour,
   gauges: string.gaugesMm.map((mm) => mm.toFixed(2)).join(' '),
   set: metres(string.setMm),
-  price: money(string.setPriceMinor),
+  price: moneyFigure(string.setPriceMinor, currency),
   reel: metres(string.reelMm),
-  reelPrice: money(string.reelPriceMinor),
+  reelPrice: string.reelPriceMinor === null ? '' : moneyFigure(string.reelPriceMinor, currency),
   mass: figure(string.massGPerM, 0.001),
   stretch: percent(string.stretch),
   life: figure(string.lifeHours, 0.1),

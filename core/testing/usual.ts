@@ -4,6 +4,7 @@ import { strungWith, adviceCase } from './advice-case';
 import { benchPlan, FRAME, sequenceFor } from './bench-job';
 import { bedOf } from './frame-spec';
 import { usualJob } from './jobs';
+import { recordOf } from './records';
 
 const bed = bedOf(FRAME);
 const job = usualJob({ bed });
@@ -21,4 +22,5 @@ export const usual = {
   sequence: sequenceFor(plan),
   about,
   strung: strungWith('monofilament'),
+  record: recordOf(),
 } as const;

@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { eq, sql } from 'drizzle-orm';
+import { jobPrice, toPayMinor } from '@/core/counter/price';
 import { studyFrame, type Bed } from '@/core/frame/bed';
 import { USUAL_ASSUMPTIONS } from '@/core/cut/lengths';
 import { LIBRARY } from '@/core/frame/library';
@@ -37,6 +38,7 @@ import {
 } from '../schema';
 import { demoBench } from './bench';
 import { chanceFrom, type Chance } from '@/core/maths/chance';
+import { demoConsent, DEMO_LETTERHEAD, DEMO_PRICES, fillMoney, isPriced } from './money';
 import { DEMO_PEOPLE } from './people';
 import type { TicketHandNames } from '@/core/record/hands';
 import { DEMO_STAFF, fillStaff } from './staff';
@@ -116,6 +118,7 @@ async function demoWorkshop(db: Connection): Promise<string> {
       currency: 'EUR',
       timeZone: TIME_ZONE,
       labourMinor: LABOUR,
+      ...DEMO_LETTERHEAD,
       cutAssumptions: { ...USUAL_ASSUMPTIONS, armSpanMm: 1780 },
       nextTicket: JOBS + 7,
     })
@@ -143,7 +146,12 @@ async function fill(db: Connection, workshopId: string, today: Date): Promise<vo
     sport: frame.spec.sport,
   }));
   const stringRows = DEMO_STRINGS.map((string) => ({ ...string, id: randomUUID(), workshopId }));
-  const clientRows = DEMO_PEOPLE.map((person) => ({ ...person, id: randomUUID(), workshopId }));
+  const clientRows = DEMO_PEOPLE.map((person, i) => ({
+    ...person,
+    ...demoConsent(i),
+    id: randomUUID(),
+    workshopId,
+  }));
   await db.insert(frames).values(frameRows);
   await db.insert(strings).values(stringRows);
   await db.insert(clients).values(clientRows);
@@ -189,6 +197,16 @@ async function fill(db: Connection, workshopId: string, today: Date): Promise<vo
   });
   for (let i = 0; i < closed.length; i += 100)
     await db.insert(tickets).values(closed.slice(i, i + 100));
+  await workAs(db, 'maud');
+  await fillMoney(
+    db,
+    workshopId,
+    closed.flatMap(({ requestKey, closedAt, record }) =>
+      closedAt && record?.price ? [{ requestKey, closedAt, price: record.price }] : [],
+    ),
+    (at) => wallTime(at, TIME_ZONE).slice(0, 10),
+  );
+  await workAs(db, 'hesper');
   const benchMachine = await fillMachines(db, workshopId, today);
   await fillOpenTickets(db, openTickets(owned, today, benchMachine));
 }
@@ -374,6 +392,20 @@ function closedTicket(
     machine: USUAL_MACHINE,
     notes: '',
   });
+  const set = ({ setPriceMinor }: DemoString) => ({
+    setMinor: setPriceMinor,
+    suppliedByClient: supplied,
+  });
+  const stringMinor = stringPrice(set(racket.mains), set(racket.crosses));
+  const jobPriced = jobPrice({
+    house: DEMO_PRICES,
+    method: cut.method,
+    labourMinor: LABOUR,
+    stringMinor,
+    mains: { ...job.mains, setPriceMinor: racket.mains.setPriceMinor },
+    crosses: { ...job.crosses, setPriceMinor: racket.crosses.setPriceMinor },
+    extra: null,
+  });
   const planned: JobRecord = recordJob({
     job,
     client: racket.clientName,
@@ -383,13 +415,15 @@ function closedTicket(
     bench:
       today.getTime() - day.getTime() < BENCH_SINCE ? demoBench(chanceFrom(number), job) : null,
     remarks: chance.one(REMARKS),
+    inspection: null,
+    price: isPriced(day, today) ? jobPriced : null,
+    machine: number % 6 === 0 ? 'The one that travels' : 'At the window',
     hands: demoHands(number),
   });
-  const record = { ...planned, plan: { ...planned.plan, pieces: measured(chance, planned) } };
-  const price = ({ setPriceMinor }: DemoString) => ({
-    setMinor: setPriceMinor,
-    suppliedByClient: supplied,
-  });
+  const record: JobRecord = {
+    ...planned,
+    plan: { ...planned.plan, pieces: measured(chance, planned) },
+  };
   return {
     workshopId: racket.workshopId,
     number,
@@ -403,7 +437,9 @@ function closedTicket(
     ...cut,
     closedAt: day,
     labourMinor: LABOUR,
-    stringMinor: stringPrice(price(racket.mains), price(racket.crosses)),
+    stringMinor,
+    toPayMinor: record.price && toPayMinor(record.price),
+    collectedAt: day,
     record,
     drawn: drawnOf(job),
   };

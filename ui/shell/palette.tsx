@@ -16,6 +16,8 @@ export interface Finding {
   readonly href: string;
   readonly kind: string;
   readonly text: string;
+  /** What tells it from its like. */
+  readonly detail?: string;
 }
 
 interface PaletteProps {
@@ -64,12 +66,12 @@ export function Palette({ open, close, actions: known, find }: PaletteProps) {
     <Dialog open={open} onClose={leave} className="relative z-30">
       <div className="bg-ink/30 fixed inset-0" aria-hidden />
       <div className="fixed inset-0 flex items-start justify-center p-4 pt-24">
-        <DialogPanel className="border-ink bg-sheet w-full max-w-xl border">
+        <DialogPanel className="border-ink bg-sheet w-full max-w-3xl border">
           <Combobox<Finding | null> value={null} onChange={(finding) => go(finding ?? undefined)}>
             <ComboboxInput
               autoFocus
-              aria-label="Find a client, racket, job, frame, string or action"
-              placeholder="A name, a number or what to do"
+              aria-label="Find a client, racket, job, frame, string, machine or action"
+              placeholder="A name, a number, 24 nov, 23/22, a string, or what to do"
               className="border-edge bg-sheet w-full border-b px-4 py-3 text-lg focus:outline-none"
               value={typed}
               onChange={(event) => {
@@ -91,7 +93,10 @@ export function Palette({ open, close, actions: known, find }: PaletteProps) {
                   className="data-focus:bg-ink data-focus:text-paper flex cursor-pointer items-baseline gap-4 px-4 py-1.5"
                 >
                   <span className="w-14 shrink-0 text-sm opacity-70">{finding.kind}</span>
-                  <span className="truncate">{finding.text}</span>
+                  <span className="min-w-0 grow truncate">{finding.text}</span>
+                  {finding.detail && (
+                    <span className="max-w-72 truncate text-sm opacity-75">{finding.detail}</span>
+                  )}
                 </ComboboxOption>
               ))}
             </ComboboxOptions>

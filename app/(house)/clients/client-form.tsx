@@ -74,6 +74,17 @@ export function ClientForm({
         hint="Telephone or mail, as they gave it."
         {...form.field('contact')}
       />
+      <NoteField label="Address, for an invoice" {...form.field('address')} />
+      <ChoiceField
+        control={form.control}
+        name="mayWrite"
+        label="Messages: ready, due, receipt"
+        options={[
+          { value: 'unasked', text: 'not asked' },
+          { value: 'yes', text: 'they may be written to' },
+          { value: 'no', text: 'they do not want any' },
+        ]}
+      />
       <ChoiceField
         control={form.control}
         name="unit"

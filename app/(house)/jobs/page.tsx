@@ -1,55 +1,67 @@
 import { openFor } from '@/app/identity/at-work';
 import type { Metadata } from 'next';
+import { may } from '@/core/house/policy';
+import { jobListAddress } from '@/core/record/job-list';
+import { COUNTED, JOBS_A_PAGE } from '@/db/jobs';
 import { Link } from '@/ui/link';
-import { searchText } from '@/app/search-text';
-import { formatMoney } from '@/core/measure/money';
-import { formatDay, wallTime } from '@/core/measure/promised-time';
-import { ListPage, RowLink, Table } from '@/ui/list-page';
-import { TicketFigure } from '@/ui/ticket-figure';
+import { jobsAsked } from './asked';
+import { JobFilters } from './job-filters';
+import { JobGrid } from './job-grid';
+import { jobRow } from './job-row';
 
-export const metadata: Metadata = { title: 'Jobs' };
+export const metadata: Metadata = { title: 'Jobs on record' };
 
+/** Closed jobs, filtered, sorted and paged by the records; all of it stands in the address. */
 export default async function JobsPage({ searchParams }: PageProps<'/jobs'>) {
-  const find = searchText(await searchParams);
-  const { workshop, tickets } = await openFor('see records');
-  const jobs = await tickets.closed(find);
+  const { workshop, jobs, strings, machines, members, role } = await openFor('see records');
+  const asked = jobsAsked(await searchParams, workshop);
+  const { list } = asked;
+  const [{ jobs: shown, count }, shelf, benches, staff] = await Promise.all([
+    jobs.page(asked),
+    strings.find(''),
+    machines.all(),
+    members.all(),
+  ]);
+  const first = (list.page - 1) * JOBS_A_PAGE;
+  const more = first + shown.length < count;
+  const counted = count > COUNTED ? `more than ${COUNTED.toLocaleString('en-GB')}` : String(count);
   return (
-    <ListPage
-      title="Jobs on record"
-      search={find}
-      searchLabel="Find by number, client, frame or mark"
-    >
-      <p className="mb-4">
+    <main className="px-6 py-6">
+      <div className="flex flex-wrap items-baseline gap-x-6">
+        <h1 className="figure text-4xl">Jobs on record</h1>
+        <p className="label grow" role="status">
+          {shown.length === 0 ? 'none' : `${first + 1} to ${first + shown.length} of ${counted}`}
+        </p>
         <Link href="/jobs/withdrawn" className="underline">
-          Withdrawn tickets
+          Withdrawn
         </Link>
-      </p>
-      <Table
-        head={['Job', 'Handed over', 'Client', 'Racket', 'Tension', 'Mains', 'Crosses', 'Price']}
-        empty={find ? `No job goes by “${find}”.` : 'No job has been handed over yet.'}
-        rows={jobs.flatMap(
-          ({ number, closedAt, clientName, mark, record, labourMinor, stringMinor }) =>
-            record && closedAt
-              ? [
-                  {
-                    key: String(number),
-                    cells: [
-                      <RowLink key="link" href={`/jobs/${number}`}>
-                        {number}
-                      </RowLink>,
-                      formatDay(wallTime(closedAt, workshop.timeZone)),
-                      clientName,
-                      `${record.racket.frameName}${mark ? `, ${mark}` : ''}`,
-                      <TicketFigure key="tension" tension={record.setup} />,
-                      `${record.setup.mains.name} ${record.setup.mains.gaugeMm.toFixed(2)}`,
-                      `${record.setup.crosses.name} ${record.setup.crosses.gaugeMm.toFixed(2)}`,
-                      formatMoney((labourMinor ?? 0) + (stringMinor ?? 0), workshop.currency),
-                    ],
-                  },
-                ]
-              : [],
+        {may(role, 'take records out') && (
+          <a href={jobListAddress(list, {}, '/jobs/table')} download className="no-print underline">
+            These as a table
+          </a>
         )}
+      </div>
+      <JobFilters
+        key={JSON.stringify(list)}
+        list={list}
+        strings={[...new Set(shelf.map(({ name }) => name))]}
+        machines={benches.map(({ name }) => name)}
+        people={staff.map(({ name }) => name)}
+        currency={workshop.currency}
       />
-    </ListPage>
+      <JobGrid list={list} rows={shown.map((job) => jobRow(job, workshop))} />
+      <nav aria-label="Pages" className="no-print mt-4 flex gap-6">
+        {list.page > 1 && (
+          <Link href={jobListAddress(list, { page: list.page - 1 })} className="underline">
+            Before
+          </Link>
+        )}
+        {more && (
+          <Link href={jobListAddress(list, { page: list.page + 1 })} className="underline">
+            The next {JOBS_A_PAGE}
+          </Link>
+        )}
+      </nav>
+    </main>
   );
 }

@@ -10,8 +10,8 @@ export const addString = action(
   'change strings',
   refused,
   [rowId, wayOn, entry],
-  async ({ strings }, newId, go, typed) => {
-    const read = stringEntrySchema.safeParse(typed);
+  async ({ strings, workshop }, newId, go, typed) => {
+    const read = stringEntrySchema(workshop.currency).safeParse(typed);
     if (!read.success) return misread(read.error);
     await strings.add(read.data, newId);
     return { ok: true, go };
@@ -22,8 +22,8 @@ export const changeString = action(
   'change strings',
   refused,
   [rowId, rowVersion, entry],
-  async ({ strings }, stringId, version, typed) => {
-    const read = stringEntrySchema.safeParse(typed);
+  async ({ strings, workshop }, stringId, version, typed) => {
+    const read = stringEntrySchema(workshop.currency).safeParse(typed);
     if (!read.success) return misread(read.error);
     return answerTo(await strings.change(stringId, version, read.data), 'string');
   },

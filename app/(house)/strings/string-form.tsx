@@ -1,5 +1,6 @@
 'use client';
 
+import { useMemo } from 'react';
 import { useWatch } from 'react-hook-form';
 import { familyHours } from '@/core/advice/character';
 import { notForSchema } from '@/core/strings/not-for';
@@ -43,10 +44,11 @@ function setHint(text: string): string {
 }
 
 export function StringForm({ name, version, initial, save, action, currency }: StringFormProps) {
+  const schema = useMemo(() => stringEntrySchema(currency), [currency]);
   const form = useKeptForm<StringEntry>({
     name,
     version,
-    schema: stringEntrySchema,
+    schema,
     initial,
     save,
   });

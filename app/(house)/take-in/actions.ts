@@ -6,11 +6,13 @@ import { answerTo, misread, refused, Undone, wholly } from '@/app/answers';
 import type { z } from 'zod';
 import { searchIn } from '@/app/search-text';
 import { may, type Role } from '@/core/house/policy';
+import { formatMoney } from '@/core/measure/money';
 import { wallTime } from '@/core/measure/promised-time';
 import type { KnownRacket } from '@/db/rackets';
 import type { Records } from '@/db/workshop';
 import type { Pick } from '@/ui/form/picker';
 import type { FormAnswer } from '@/ui/form/result';
+import { knownOf, type KnownFact } from './known';
 import { askedEntrySchema, takeInSchema, type AskedEntry, type TakeInEntry } from './take-in-entry';
 
 const MOST_FOUND = 8;
@@ -22,6 +24,10 @@ export type FoundRacket = Pick & { readonly openNumber: number | undefined };
 
 const nobody = (): readonly FoundClient[] => [];
 const none = (): readonly FoundRacket[] => [];
+const noFrame = (): readonly Pick[] => [];
+const unknown = (): readonly KnownFact[] => [];
+
+const MOST_FRAMES = 12;
 
 export const findClients = action(
   'take in',
@@ -40,6 +46,22 @@ export const findClients = action(
   },
 );
 
+/** Frames of the library by a few letters. */
+export const findFrames = action('take in', noFrame, [searchIn], async ({ frames }, text) =>
+  (await frames.find(text, MOST_FRAMES)).map(({ id, name, sport }) => ({
+    id,
+    text: name,
+    detail: sport,
+  })),
+);
+
+/** What the records say of a racket, while its ticket is written. */
+export const knownAtTheCounter = action('take in', unknown, [rowId], async (open, racketId) =>
+  knownOf(open, racketId, (minor) =>
+    formatMoney(minor, open.workshop.currency, open.workshop.locale),
+  ),
+);
+
 export const racketsOfClient = action('take in', none, [rowId], async ({ rackets }, clientId) =>
   picksOf(await rackets.ofClient(clientId)),
 );
@@ -53,6 +75,17 @@ const picksOf = (rackets: readonly KnownRacket[]): readonly FoundRacket[] =>
   }));
 
 type TakeIn = z.output<ReturnType<typeof takeInSchema>>;
+
+/** Every racket of the form with what is asked for it, the first one first. */
+const linesOf = (taken: TakeIn) =>
+  [taken, ...taken.more].map(({ requestKey, racketId, frameId, frameLabel, mark, wish }) => ({
+    requestKey,
+    racketId,
+    frameId,
+    frameLabel,
+    mark,
+    wish: taken.alike ? taken.wish : wish,
+  }));
 
 async function clientFor({ clients }: Records, entry: TakeIn): Promise<string> {
   if (entry.clientId) {
@@ -83,10 +116,14 @@ async function clientFor({ clients }: Records, entry: TakeIn): Promise<string> {
   return id;
 }
 
+type ChosenRacket = globalThis.Pick<TakeIn, 'racketId' | 'frameId' | 'frameLabel' | 'mark'>;
+
+/** The racket of a line of the form, at which its sentences stand. */
 async function racketFor(
   { rackets, frames }: Records,
-  entry: TakeIn,
+  entry: ChosenRacket,
   clientId: string,
+  line = '',
 ): Promise<string> {
   if (entry.racketId) {
     const racket = await rackets.get(entry.racketId);
@@ -99,7 +136,7 @@ async function racketFor(
     if (racket && !racket.removedAt && racket.clientId === clientId) return racket.id;
     throw new Undone({
       ok: false,
-      problems: { frameLabel: 'This racket was removed in another tab. Choose again.' },
+      problems: { [`${line}frameLabel`]: 'This racket was removed in another tab. Choose again.' },
     });
   }
   const frame = entry.frameId ? await frames.get(entry.frameId) : undefined;
@@ -107,7 +144,8 @@ async function racketFor(
     throw new Undone({
       ok: false,
       problems: {
-        frameLabel: 'This frame was removed from the library in another tab. Choose again.',
+        [`${line}frameLabel`]:
+          'This frame was removed from the library in another tab. Choose again.',
       },
     });
   const racket = await rackets.add({
@@ -120,59 +158,75 @@ async function racketFor(
   return racket.id;
 }
 
-/** The next station; whoever does not set up is back at the day, with the racket on it. */
+/** The next station after the counter; whoever does not set up is back at the day, with the racket on it. */
 const onFrom = (role: Role, number: number): string =>
   may(role, 'set up') ? `/tickets/${number}/frame` : '/';
 
-/** Client, racket and ticket, all of them or none. */
+/** First it is looked at. */
+const toInspect = (number: number): string => `/tickets/${number}/inspect`;
+
+/** Client, rackets and their tickets, all of them or none. */
 export const takeIn = action(
   'take in',
   refused,
   [entryOf<TakeInEntry>()],
   async (open, entry): Promise<FormAnswer> => {
-    const { workshop, tickets, together, role } = open;
+    const { workshop, tickets, together } = open;
     const read = takeInSchema(wallTime(new Date(), workshop.timeZone)).safeParse(entry);
     if (!read.success) return misread(read.error);
     const taken = read.data;
-    const made = await tickets.byRequest(taken.requestKey);
-    if (made) return { ok: true, go: onFrom(role, made.number) };
+    const lines = linesOf(taken);
+    const keys = lines.map(({ requestKey }) => requestKey);
+    const [made] = await tickets.byRequest(keys);
+    if (made) return { ok: true, go: toInspect(made.number) };
     try {
       return await wholly(() =>
         together(async (records) => {
           const clientId = await clientFor(records, taken);
-          const racketId = await racketFor(records, taken, clientId);
           const before = taken.again ? await records.tickets.get(Number(taken.again)) : undefined;
-          const { promised, wish, condition } = taken;
-          const ticket = await records.tickets.add(taken.requestKey, {
-            racketId,
-            promised,
-            wish,
-            condition,
-            ...(before?.racketId === racketId && {
-              mainStringId: before.mainStringId,
-              mainGaugeMm: before.mainGaugeMm,
-              mainSupplied: before.mainSupplied,
-              crossStringId: before.crossStringId,
-              crossGaugeMm: before.crossGaugeMm,
-              crossSupplied: before.crossSupplied,
-              mainN: before.mainN,
-              crossN: before.crossN,
-              tensionUnit: before.tensionUnit,
-              method: before.method,
-              shortSide: before.shortSide,
-              crossStart: before.crossStart,
-              cutFrom: before.cutFrom,
-              remnantsMm: before.remnantsMm,
-              machineId: before.machineId,
-            }),
-          });
-          return { ok: true, go: onFrom(role, ticket.number) };
+          const { promised, condition } = taken;
+          let first: number | undefined;
+          for (const [i, line] of lines.entries()) {
+            const racketId = await racketFor(
+              records,
+              line,
+              clientId,
+              i === 0 ? '' : `more.${i - 1}.`,
+            );
+            const ticket = await records.tickets.add(line.requestKey, {
+              racketId,
+              promised,
+              wish: line.wish,
+              condition: i === 0 ? condition : '',
+              visit: lines.length > 1 ? taken.requestKey : null,
+              ...(before?.racketId === racketId && {
+                mainStringId: before.mainStringId,
+                mainGaugeMm: before.mainGaugeMm,
+                mainSupplied: before.mainSupplied,
+                crossStringId: before.crossStringId,
+                crossGaugeMm: before.crossGaugeMm,
+                crossSupplied: before.crossSupplied,
+                mainN: before.mainN,
+                crossN: before.crossN,
+                tensionUnit: before.tensionUnit,
+                method: before.method,
+                shortSide: before.shortSide,
+                crossStart: before.crossStart,
+                cutFrom: before.cutFrom,
+                remnantsMm: before.remnantsMm,
+                machineId: before.machineId,
+              }),
+            });
+            await records.clientLinks.answer({ racketId });
+            first ??= ticket.number;
+          }
+          return { ok: true, go: toInspect(first ?? 0) };
         }),
       );
     } catch (error) {
       // The same form, sent twice at once: the second loses the race for the key and finds the first.
-      const first = await tickets.byRequest(taken.requestKey);
-      if (first) return { ok: true, go: onFrom(role, first.number) };
+      const [first] = await tickets.byRequest(keys);
+      if (first) return { ok: true, go: toInspect(first.number) };
       throw error;
     }
   },

@@ -52,6 +52,8 @@ export default async function TakeInPage({ searchParams }: PageProps<'/take-in'>
     frameId: '',
     frameLabel: '',
     mark: '',
+    more: [],
+    alike: true,
     promised: '+2d',
     wish: '',
     condition: '',
@@ -66,11 +68,6 @@ export default async function TakeInPage({ searchParams }: PageProps<'/take-in'>
         name={`take-in ${house.workshop.id} ${JSON.stringify(from)}`}
         workshopId={house.workshop.id}
         initial={initial}
-        frames={(await house.frames.find('')).map(({ id, name, sport }) => ({
-          id,
-          text: name,
-          detail: sport,
-        }))}
         now={wallTime(new Date(), house.workshop.timeZone)}
       />
     </main>

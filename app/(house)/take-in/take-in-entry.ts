@@ -15,6 +15,20 @@ const askedSchema = (now: WallTime) =>
 export const askedEntrySchema = askedSchema;
 export type AskedEntry = z.input<ReturnType<typeof askedSchema>>;
 
+/** One more racket of the same visit. */
+const moreSchema = z.object({
+  requestKey: z.uuid(),
+  racketId: idOrNone,
+  frameId: idOrNone,
+  frameLabel: textIn,
+  mark: lineText('the mark'),
+  /** Its own, where they are not all alike. */
+  wish: noteText,
+});
+
+/** More than these come in a second visit. */
+export const MOST_MORE = 19;
+
 /** A racket over the counter: who, which, when, what they ask for and what shape it is in. */
 export const takeInSchema = (now: WallTime) =>
   askedSchema(now)
@@ -31,12 +45,15 @@ export const takeInSchema = (now: WallTime) =>
       /** The frame in the client's words while it is not in the library. */
       frameLabel: textIn,
       mark: lineText('the mark'),
+      more: z.array(moreSchema).max(MOST_MORE, 'At most 20 rackets at once.'),
+      /** What they ask for holds for all of them. */
+      alike: z.boolean(),
       /** Number of the job that this one repeats. */
       again: z.string().regex(/^\d{0,9}$/),
     })
     .superRefine((entry, context) => {
       const add = (path: string, message: string) =>
-        context.addIssue({ code: 'custom', path: [path], message });
+        context.addIssue({ code: 'custom', path: path.split('.'), message });
       if (!entry.clientId && entry.clientName.trim() === '')
         add('clientName', 'Whose racket is it? Type a few letters of the name, or a new name.');
       else if (!entry.clientId && !entry.newClient)
@@ -53,6 +70,16 @@ export const takeInSchema = (now: WallTime) =>
         );
       if (entry.frameLabel.length > 120)
         add('frameLabel', 'Keep the frame’s name under 120 letters.');
+      const chosen = entry.racketId ? [entry.racketId] : [];
+      entry.more.forEach(({ racketId, frameId, frameLabel }, i) => {
+        if (!racketId && !frameId && frameLabel.trim() === '')
+          add(`more.${i}.frameLabel`, 'Which frame is it? Or take this racket off again.');
+        if (frameLabel.length > 120)
+          add(`more.${i}.frameLabel`, 'Keep the frame’s name under 120 letters.');
+        if (racketId && chosen.includes(racketId))
+          add(`more.${i}.racketId`, 'This racket stands here twice.');
+        if (racketId) chosen.push(racketId);
+      });
     });
 
 export type TakeInEntry = z.input<ReturnType<typeof takeInSchema>>;

@@ -1,35 +1,40 @@
 'use client';
 
-import { Link } from '@/ui/link';
 import { useMemo } from 'react';
 import { useWatch } from 'react-hook-form';
 import { formatWall, parsePromise, type WallTime } from '@/core/measure/promised-time';
-import { Choice } from '@/ui/form/choice';
+import { TickField } from '@/ui/form/bound';
 import { NoteField, TextField } from '@/ui/form/field';
 import { FormFoot } from '@/ui/form/form-foot';
 import { KeptForm } from '@/ui/form/kept-form';
-import { Picker, type Pick } from '@/ui/form/picker';
+import { Picker } from '@/ui/form/picker';
 import { useFound } from '@/ui/form/use-found';
 import { useKeptForm } from '@/ui/form/use-kept-form';
 import { findClients, racketsOfClient, takeIn } from './actions';
-import { takeInSchema, type TakeInEntry } from './take-in-entry';
+import { KnownPanel } from './known-panel';
+import { RacketFields } from './racket-fields';
+import { MOST_MORE, takeInSchema, type TakeInEntry } from './take-in-entry';
 
 interface TakeInFormProps {
   readonly name: string;
   readonly initial: TakeInEntry;
   readonly workshopId: string;
-  readonly frames: readonly Pick[];
   readonly now: WallTime;
 }
-
-const NEW_RACKET = 'new';
 
 export function promiseHint(text: string, now: WallTime): string {
   const promise = parsePromise(text, now);
   return promise.ok ? formatWall(promise.value, now) : 'fri, +2d, today 17:30';
 }
 
-export function TakeInForm({ name, workshopId, initial, frames, now }: TakeInFormProps) {
+/** The next of a client's rackets that is neither open nor chosen yet. */
+const nextOf = (
+  rackets: readonly { readonly id: string; readonly openNumber: number | undefined }[],
+  chosen: readonly string[],
+): string =>
+  rackets.find(({ id, openNumber }) => openNumber === undefined && !chosen.includes(id))?.id ?? '';
+
+export function TakeInForm({ name, workshopId, initial, now }: TakeInFormProps) {
   const schema = useMemo(() => takeInSchema(now), [now]);
   const form = useKeptForm<TakeInEntry>({
     name,
@@ -38,11 +43,12 @@ export function TakeInForm({ name, workshopId, initial, frames, now }: TakeInFor
     save: (entry) => takeIn(workshopId, entry),
   });
   const { control, setValue, formState } = form;
-  const [clientId, clientName, newClient, racketId, frameId, frameLabel, promised] = useWatch({
-    control,
-    name: ['clientId', 'clientName', 'newClient', 'racketId', 'frameId', 'frameLabel', 'promised'],
-  });
-  const problem = (field: keyof TakeInEntry) => formState.errors[field]?.message;
+  const entry = useWatch({ control }) as TakeInEntry;
+  const { clientId, clientName, newClient, racketId, promised, more, alike } = entry;
+  const problem = (field: keyof TakeInEntry) => {
+    const found = formState.errors[field];
+    return found && 'message' in found ? (found.message as string | undefined) : undefined;
+  };
   const set = (values: Partial<TakeInEntry>) => {
     for (const [field, value] of Object.entries(values))
       setValue(field as keyof TakeInEntry, value, {
@@ -57,120 +63,157 @@ export function TakeInForm({ name, workshopId, initial, frames, now }: TakeInFor
     clientId,
     0,
   );
-  const rackets = clients.find(({ id }) => id === clientId)?.rackets ?? asked;
-  const openNumber = rackets.find(({ id }) => id === racketId)?.openNumber;
-  const foundFrames = frames
-    .filter(({ text }) => text.toLowerCase().includes(frameLabel.trim().toLowerCase()))
-    .slice(0, 12);
-  const knownRackets = clientId ? rackets : [];
+  const rackets = clientId ? (clients.find(({ id }) => id === clientId)?.rackets ?? asked) : [];
 
   return (
-    <KeptForm form={form} className="grid max-w-3xl grid-cols-2 gap-x-6 gap-y-5">
-      <Picker
-        autoFocus
-        label="Client"
-        className="col-span-2 sm:col-span-1"
-        options={clients}
-        text={clientName}
-        onText={(text) => set({ clientName: text, clientId: '', newClient: false, racketId: '' })}
-        onPick={({ id, text }) =>
-          set({
-            clientId: id,
-            clientName: text,
-            newClient: false,
-            racketId: clients.find((client) => client.id === id)?.rackets[0]?.id ?? '',
-          })
-        }
-        addText={(typed) => `New client: ${typed}`}
-        onAdd={(typed) => set({ clientId: '', clientName: typed, newClient: true, racketId: '' })}
-        problem={problem('clientName')}
-        hint={
-          clientId
-            ? 'Known here.'
-            : newClient
-              ? 'New: they are added with this ticket.'
-              : 'A few letters of the name or number.'
-        }
-      />
-      {openNumber !== undefined && (
-        <p role="alert" className="text-warn col-span-2 font-medium">
-          This racket is on ticket {openNumber} already.{' '}
-          <Link href={`/tickets/${openNumber}`} className="underline">
-            Open that ticket
-          </Link>
-        </p>
-      )}
-      {!clientId && (
-        <TextField
-          label="How to reach them"
+    <div className="grid gap-x-12 gap-y-8 lg:grid-cols-[1.6fr_1fr]">
+      <KeptForm form={form} className="grid grid-cols-2 content-start gap-x-6 gap-y-5">
+        <Picker
+          autoFocus
+          label="Client"
           className="col-span-2 sm:col-span-1"
-          {...form.field('contact')}
+          options={clients}
+          text={clientName}
+          onText={(text) => set({ clientName: text, clientId: '', newClient: false, racketId: '' })}
+          onPick={({ id, text }) =>
+            set({
+              clientId: id,
+              clientName: text,
+              newClient: false,
+              racketId: clients.find((client) => client.id === id)?.rackets[0]?.id ?? '',
+            })
+          }
+          addText={(typed) => `New client: ${typed}`}
+          onAdd={(typed) => set({ clientId: '', clientName: typed, newClient: true, racketId: '' })}
+          problem={problem('clientName')}
+          hint={
+            clientId
+              ? 'Known here.'
+              : newClient
+                ? 'New: they are added with this ticket.'
+                : 'A few letters of the name or number.'
+          }
         />
-      )}
-      {knownRackets.length > 0 && (
-        <Choice
-          label="Racket"
-          className="col-span-2"
-          options={[
-            ...knownRackets.map(({ id, text, detail }) => ({
-              value: id,
-              text: detail ? `${text}, ${detail}` : text,
-            })),
-            { value: NEW_RACKET, text: 'another one' },
-          ]}
-          value={racketId || NEW_RACKET}
-          onChange={(value) => set({ racketId: value === NEW_RACKET ? '' : value })}
-        />
-      )}
-      {!racketId && (
-        <>
-          <Picker
-            label="Frame"
-            className="col-span-2 sm:col-span-1"
-            options={foundFrames}
-            text={frameLabel}
-            onText={(text) => set({ frameLabel: text, frameId: '' })}
-            onPick={({ id, text }) => set({ frameId: id, frameLabel: text })}
-            addText={(typed) => `Not in the library: ${typed}`}
-            onAdd={(typed) => set({ frameId: '', frameLabel: typed })}
-            problem={problem('frameLabel')}
-            hint={
-              frameId
-                ? 'From the library.'
-                : frameLabel.trim()
-                  ? 'Not in the library: entered at the next station.'
-                  : 'A few letters of what stands on it.'
-            }
-          />
+        {!clientId && (
           <TextField
-            label="Serial or bench mark"
+            label="How to reach them"
             className="col-span-2 sm:col-span-1"
-            hint="What tells it from its twins."
-            {...form.field('mark')}
+            {...form.field('contact')}
           />
-        </>
-      )}
-      <TextField
-        label="Promised"
-        className="col-span-2 sm:col-span-1"
-        hint={promiseHint(promised, now)}
-        {...form.field('promised')}
-      />
-      <TextField
-        label="What they ask for"
-        className="col-span-2 sm:col-span-1"
-        hint="In their words: the same again, a little looser."
-        {...form.field('wish')}
-      />
-      <NoteField
-        label="Condition"
-        className="col-span-2"
-        hint="Look now: cracks, sunken or split grommets, worn bumper. A cracked frame is not strung."
-        {...form.field('condition')}
-      />
-      <div className="col-span-2">
-        <FormFoot form={form} action="Take it in" />
-      </div>
-    </KeptForm>
+        )}
+        <RacketFields
+          workshopId={workshopId}
+          known={rackets}
+          value={entry}
+          onChange={set}
+          problems={{ frameLabel: problem('frameLabel'), mark: problem('mark') }}
+        />
+        {more.map((value, i) => {
+          const wrong = formState.errors.more?.[i];
+          return (
+            <fieldset
+              key={value.requestKey}
+              className="border-hair col-span-2 grid grid-cols-2 gap-x-6 gap-y-3 border-t pt-3"
+            >
+              <legend className="sr-only">Racket {i + 2}</legend>
+              <p className="col-span-2 flex items-baseline gap-4">
+                <span className="figure text-xl">Racket {i + 2}</span>
+                <button
+                  type="button"
+                  className="underline"
+                  onClick={() => set({ more: more.filter((each) => each !== value) })}
+                >
+                  Take it off
+                </button>
+              </p>
+              <RacketFields
+                workshopId={workshopId}
+                known={rackets}
+                value={value}
+                onChange={(changes) => {
+                  for (const [field, next] of Object.entries(changes))
+                    setValue(`more.${i}.${field as 'mark'}`, next, {
+                      shouldDirty: true,
+                      shouldValidate: formState.isSubmitted,
+                    });
+                }}
+                problems={{
+                  racketId: wrong?.racketId?.message,
+                  frameLabel: wrong?.frameLabel?.message,
+                  mark: wrong?.mark?.message,
+                }}
+              />
+              {!alike && (
+                <TextField
+                  label="What they ask for on this one"
+                  className="col-span-2"
+                  {...form.field(`more.${i}.wish`)}
+                  problem={wrong?.wish?.message}
+                />
+              )}
+            </fieldset>
+          );
+        })}
+        {more.length < MOST_MORE && (
+          <p className="col-span-2 flex flex-wrap items-baseline gap-x-6">
+            <button
+              type="button"
+              className="underline"
+              onClick={() =>
+                set({
+                  more: [
+                    ...more,
+                    {
+                      requestKey: crypto.randomUUID(),
+                      racketId: nextOf(rackets, [racketId, ...more.map((each) => each.racketId)]),
+                      frameId: '',
+                      frameLabel: '',
+                      mark: '',
+                      wish: '',
+                    },
+                  ],
+                })
+              }
+            >
+              Another racket of theirs
+            </button>
+            {more.length > 0 && (
+              <TickField
+                control={control}
+                name="alike"
+                label="All alike: what they ask for holds for each"
+              />
+            )}
+          </p>
+        )}
+        <TextField
+          label="Promised"
+          className="col-span-2 sm:col-span-1"
+          hint={`${promiseHint(promised, now)}${more.length > 0 ? ', together' : ''}`}
+          {...form.field('promised')}
+        />
+        <TextField
+          label="What they ask for"
+          className="col-span-2 sm:col-span-1"
+          hint="In their words: the same again, a little looser."
+          {...form.field('wish')}
+        />
+        <NoteField
+          label="Condition"
+          className="col-span-2"
+          hint="In a word. What is seen hole by hole, and photographs, come at the next station. A cracked frame is not strung."
+          {...form.field('condition')}
+        />
+        <div className="col-span-2">
+          <FormFoot
+            form={form}
+            action={more.length > 0 ? `Take ${more.length + 1} rackets in` : 'Take it in'}
+          />
+        </div>
+      </KeptForm>
+      <section aria-label="What is known">
+        <KnownPanel workshopId={workshopId} racketId={racketId} />
+      </section>
+    </div>
   );
 }

@@ -17,6 +17,9 @@ export default async function WorkshopPage() {
         <Link href="/workshop/house-rules" className="underline">
           House rules
         </Link>
+        <Link href="/workshop/papers" className="underline">
+          Papers and prices
+        </Link>
         <Link href="/workshop/machines" className="underline">
           Machines
         </Link>

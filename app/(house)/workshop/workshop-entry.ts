@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { handSchema } from '@/core/bench/times';
 import { cutAssumptionsSchema } from '@/core/cut/lengths';
-import { parseLength, parseMoney } from '@/core/measure/parsing';
+import { moneyFigure, parseMoney } from '@/core/measure/money';
+import { parseLength } from '@/core/measure/parsing';
 import { methodPreferenceSchema } from '@/core/cut/methods';
 import { nameText, optionalReading, reading, textIn } from '@/core/measure/reading';
 import { roundTo } from '@/core/measure/units';
@@ -43,7 +44,8 @@ export const workshopSchema = z
     lengthSystem: z.enum(['metric', 'imperial']),
     currency,
     timeZone,
-    labour: reading(parseMoney),
+    /** In the currency above. */
+    labour: textIn,
     gripperMm: machineLength,
     knotMm: machineLength,
     tailMm: machineLength,
@@ -59,7 +61,9 @@ export const workshopSchema = z
       const field = path[0] as keyof typeof LIMITS;
       context.addIssue({ code: 'custom', path: [field], message: LIMITS[field] });
     }
-    return { ...rest, labourMinor: labour, cutAssumptions };
+    const money = parseMoney(entry.currency)(labour);
+    if (!money.ok) context.addIssue({ code: 'custom', path: ['labour'], message: money.problem });
+    return { ...rest, labourMinor: money.ok ? money.value : 0, cutAssumptions };
   });
 
 export type WorkshopEntry = z.input<typeof workshopSchema>;
@@ -76,7 +80,7 @@ export const workshopEntryOf = ({
   lengthSystem: rest.lengthSystem,
   currency: rest.currency,
   timeZone: rest.timeZone,
-  labour: (labourMinor / 100).toFixed(2),
+  labour: moneyFigure(labourMinor, rest.currency),
   gripperMm: centimetres(cutAssumptions.gripperMm),
   knotMm: centimetres(cutAssumptions.knotMm),
   tailMm: centimetres(cutAssumptions.tailMm),

@@ -23,6 +23,14 @@ export const REFUSAL_WORDS = {
   'remnant.unread': 'Write one length for the whole job, or mains/crosses: 10.9 or 6.2/5.9.',
   'remnant.beyond': 'A remnant is between 1 and 250 m long: 10.9, or 6.2/5.9 for two pieces.',
   'amount.unread': 'Write an amount such as 18 or 18.50.',
+  'amount.whole': '{currency} has no smaller coin: write a whole amount such as 1800.',
+  'amount.decimals': '{currency} is written with {places} decimals at most: 18.50.',
+  'photo.too large':
+    'A photograph is at most 12 MB and 80 million pixels: take it anew with a smaller setting.',
+  'photo.no picture': 'That is no photograph that can be opened: choose a JPEG, PNG, WebP or HEIF.',
+  'template.no place':
+    'There is nothing to put in for {place} in braces here: this message has {places}.',
+  'percent.unread': 'Write a percentage such as 20 or 5.5, from 0 to 100.',
   'count.unread': 'Write a whole number, as counted: 16.',
   'widths.unread':
     '“{typed}” is not a reading: write distance below the tip, a colon, and the width there, 40:190 120:246.',

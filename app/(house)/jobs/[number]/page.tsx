@@ -34,7 +34,9 @@ import {
 } from '@/core/cut/wording';
 import { may } from '@/core/house/policy';
 import { correctRecord } from './actions';
+import { inspectionWords } from '@/core/counter/inspection';
 import { CorrectionForm } from './correction-form';
+import { CounterPart } from './counter-part';
 import { handsWords } from '@/core/record/hands';
 import { StrungBed } from '@/ui/bed/strung-bed';
 import { Fact, Facts } from '@/ui/facts';
@@ -69,7 +71,8 @@ export default async function JobPage({ params }: PageProps<'/jobs/[number]'>) {
   const added = await tickets.corrections(ticket.id);
   const drawing = drawingOf(record, await tickets.drawn(ticket.number));
   const length = (mm: number) => formatStringLength(mm, workshop.lengthSystem);
-  const money = (minor: number | null) => formatMoney(minor ?? 0, workshop.currency);
+  const money = (minor: number | null) =>
+    formatMoney(minor ?? 0, workshop.currency, workshop.locale);
   const strung = ({ name, gaugeMm, suppliedByClient }: typeof setup.mains) =>
     `${name} ${formatGauge(gaugeMm)}${suppliedByClient ? ', brought by the client' : ''}`;
   return (
@@ -104,9 +107,17 @@ export default async function JobPage({ params }: PageProps<'/jobs/[number]'>) {
           <Fact
             name="Price"
             figure
-            note={`labour ${money(ticket.labourMinor)}, string ${money(ticket.stringMinor)}`}
+            note={
+              record.price
+                ? record.price.lines
+                    .map(
+                      ({ text, quantity, unitMinor }) => `${text} ${money(quantity * unitMinor)}`,
+                    )
+                    .join(', ')
+                : `labour ${money(ticket.labourMinor)}, string ${money(ticket.stringMinor)}`
+            }
           >
-            {money((ticket.labourMinor ?? 0) + (ticket.stringMinor ?? 0))}
+            {money(ticket.toPayMinor ?? (ticket.labourMinor ?? 0) + (ticket.stringMinor ?? 0))}
           </Fact>
           <Fact name="Mains" note={mainsWay(plan)}>
             {strung(setup.mains)}
@@ -166,7 +177,7 @@ export default async function JobPage({ params }: PageProps<'/jobs/[number]'>) {
               }
             >
               {formatTicket({ ...record.advice.advised, unit: setup.unit })} ·{' '}
-              <Link href={`/why/${ticket.number}`} className="underline">
+              <Link href={`/papers/${ticket.number}/letter`} className="underline">
                 words for the client
               </Link>
             </Fact>
@@ -189,6 +200,11 @@ export default async function JobPage({ params }: PageProps<'/jobs/[number]'>) {
           )}
           <Fact name="They asked for">{ticket.wish || '–'}</Fact>
           <Fact name="Condition">{ticket.condition || '–'}</Fact>
+          {record.inspection && (
+            <Fact name="Seen when it came in">
+              {inspectionWords(record.inspection).join(' · ') || 'nothing wrong'}
+            </Fact>
+          )}
           <Fact name="Remarks">{record.remarks || '–'}</Fact>
           {added.map(({ id, at, text, who }) => (
             <Fact
@@ -201,6 +217,7 @@ export default async function JobPage({ params }: PageProps<'/jobs/[number]'>) {
           ))}
         </Facts>
       </div>
+      <CounterPart ticket={ticket} />
       {may(role, 'correct a record') && (
         <CorrectionForm
           key={added.length}

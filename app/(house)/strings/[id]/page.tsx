@@ -37,7 +37,7 @@ export default async function StringPage({ params }: PageProps<'/strings/[id]'>)
           key={string.version}
           name={`string ${id}`}
           version={string.version}
-          initial={stringEntryOf(string)}
+          initial={stringEntryOf(string, workshop.currency)}
           save={changeString.bind(null, workshop.id, id, string.version)}
           action="Save the string"
           currency={workshop.currency}

@@ -18,7 +18,11 @@ export default async function ImportStringsPage() {
         is a good one to begin from. Everything is looked at first; it comes in as a whole or not at
         all.
       </p>
-      <TableForm known={await strings.find('')} workshopId={workshop.id} />
+      <TableForm
+        known={await strings.find('')}
+        workshopId={workshop.id}
+        currency={workshop.currency}
+      />
     </main>
   );
 }

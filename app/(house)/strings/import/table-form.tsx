@@ -13,6 +13,7 @@ import { useAwake } from '@/ui/use-awake';
 interface TableFormProps {
   readonly known: readonly StringFacts[];
   readonly workshopId: string;
+  readonly currency: string;
 }
 
 /** What a row does to the library. */
@@ -26,15 +27,15 @@ function whatItDoes(changes: readonly CellChange[] | undefined): string {
 }
 
 /** Looks at the table first, row by row; nothing comes in before the button is pressed. */
-export function TableForm({ known, workshopId }: TableFormProps) {
+export function TableForm({ known, workshopId, currency }: TableFormProps) {
   const router = useRouter();
   const awake = useAwake();
   const [text, setText] = useState('');
   const [notice, setNotice] = useState<string>();
   const [busy, setBusy] = useState(false);
   const rows = useMemo(
-    () => (text.trim() === '' ? [] : readStringTable(text, known)),
-    [text, known],
+    () => (text.trim() === '' ? [] : readStringTable(text, currency, known)),
+    [text, known, currency],
   );
   const bad = rows.filter(({ ok }) => !ok).length;
 

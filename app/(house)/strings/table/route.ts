@@ -3,8 +3,8 @@ import { writeStringTable } from '@/formats/string-table';
 
 /** The whole string library as a table. */
 export async function GET() {
-  const { strings } = await openFor('see strings');
-  return new Response(writeStringTable(await strings.find('')), {
+  const { strings, workshop } = await openFor('see strings');
+  return new Response(writeStringTable(await strings.find(''), workshop.currency), {
     headers: {
       'Content-Type': 'text/csv; charset=utf-8',
       'Content-Disposition': 'attachment; filename="strings.csv"',

@@ -3,6 +3,7 @@ import type { ReactNode } from 'react';
 import { formatDay, formatWall, wallTime } from '@/core/measure/promised-time';
 import { formatTicket, formatTicketConverted } from '@/core/measure/units';
 import { openWorkshop } from '@/app/identity/at-work';
+import { stopsTicket } from '@/core/counter/inspection';
 import { may } from '@/core/house/policy';
 import { HandsLine } from './hands-line';
 import { takeUp } from './life/actions';
@@ -18,9 +19,13 @@ export default async function TicketLayout({
 }: LayoutProps<'/tickets/[number]'> & { readonly children: ReactNode }) {
   const open = await openTicket((await params).number);
   const { ticket, client, setup, now, workshop } = open;
-  const { role, trail, bench } = await openWorkshop();
+  const { role, trail, bench, tickets } = await openWorkshop();
   const seesClients = may(role, 'see clients');
-  const [hands, strungBy] = await Promise.all([trail.hands(ticket.id), bench.hands(ticket.id)]);
+  const [hands, strungBy, visit] = await Promise.all([
+    trail.hands(ticket.id),
+    bench.hands(ticket.id),
+    ticket.visit ? tickets.ofVisit(ticket.visit) : [],
+  ]);
   const late = ticket.promised < now && !ticket.closedAt && !ticket.withdrawnAt;
   const racket = `${ticket.frameName}${ticket.mark && `, ${ticket.mark}`}`;
   return (
@@ -63,6 +68,22 @@ export default async function TicketLayout({
           </p>
         </div>
         <StationBar number={ticket.number} stations={stationsFor(open, role)} />
+        {visit.length > 1 && (
+          <p className="label pb-1">
+            Came together:{' '}
+            {visit.map(({ number, frameName, mark }) => (
+              <Link
+                key={number}
+                href={`/tickets/${number}`}
+                aria-current={number === ticket.number ? 'true' : undefined}
+                className="mr-4 underline aria-[current=true]:font-semibold aria-[current=true]:no-underline"
+              >
+                {number} {frameName}
+                {mark && `, ${mark}`}
+              </Link>
+            ))}
+          </p>
+        )}
       </header>
       {ticket.closedAt && (
         <p role="status" className="bg-sheet mb-4 px-3 py-2">
@@ -71,6 +92,15 @@ export default async function TicketLayout({
             job {ticket.number}
           </Link>
           ; the stations show how it was planned and can no longer be changed.
+        </p>
+      )}
+      {stopsTicket(ticket.inspection) && !ticket.withdrawnAt && (
+        <p role="alert" className="bg-warn-wash text-warn mb-4 px-3 py-2 font-semibold">
+          The frame is cracked: nothing is strung until its owner’s word stands at{' '}
+          <Link href={`/tickets/${ticket.number}/inspect`} className="underline">
+            Inspect
+          </Link>
+          .
         </p>
       )}
       {ticket.withdrawnAt ? (

@@ -1,5 +1,6 @@
 import { openFor } from '@/app/identity/at-work';
 import { redirect } from 'next/navigation';
+import { may } from '@/core/house/policy';
 import { stationsFor } from './stations';
 import { openTicket } from './ticket';
 
@@ -9,6 +10,10 @@ export default async function TicketPage({ params }: PageProps<'/tickets/[number
   const open = await openTicket((await params).number);
   if (open.ticket.closedAt) redirect(`/jobs/${open.ticket.number}`);
   const stations = stationsFor(open, role);
-  const next = stations.find((station) => !station.done && !station.waitsFor);
+  // Who strings is not led back to the counter; whoever works there looks first.
+  const next = stations.find(
+    ({ path, done, waitsFor }) =>
+      !done && !waitsFor && (path !== 'inspect' || !may(role, 'set up')),
+  );
   redirect(`/tickets/${open.ticket.number}/${(next ?? stations[0])?.path ?? 'pull'}`);
 }

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { NOT_LOOKED_AT, type Inspection } from '@/core/counter/inspection';
 import type { Role } from '@/core/house/policy';
 import { studyFrame } from '@/core/frame/bed';
 import { frameSpec } from '@/core/testing/frame-spec';
@@ -15,9 +16,10 @@ function open(changes: {
   cut?: boolean;
   strungWhole?: boolean;
   closedAt?: Date | null;
+  inspection?: Inspection;
 }): OpenTicket {
   return {
-    ticket: { closedAt: changes.closedAt ?? null },
+    ticket: { closedAt: changes.closedAt ?? null, inspection: changes.inspection ?? null },
     choice: changes.cut && { method: 'two-piece', shortSide: 'left', crossStart: 'left' },
     study: changes.study ? studyFrame(frameSpec()) : undefined,
     setup: changes.setup ? setup() : undefined,
@@ -72,6 +74,26 @@ describe('the stations of a ticket', () => {
   });
 });
 
+describe('a cracked frame', () => {
+  const inspection = { ...NOT_LOOKED_AT, frame: [{ what: 'crack' as const, where: 'head' }] };
+
+  // A cracked frame is not strung: common practice, no source.
+  it('stops every station after the counter until its owner has written', () => {
+    const word = 'its owner’s word on the crack';
+    expect(waits(open({ study: true, setup: true, cut: true, inspection }))).toEqual({
+      frame: word,
+      setup: word,
+      cut: word,
+      pull: word,
+      'hand-over': word,
+    });
+    const ownersWord = { text: 'I know.', day: '2026-02-03', takenBy: 'Nell' };
+    const goesOn = open({ study: true, inspection: { ...inspection, ownersWord } });
+    expect(waits(goesOn)).toHaveProperty('cut', 'the setup');
+    expect(done(goesOn)).toContain('Inspect');
+  });
+});
+
 describe('what a job is usually cut from', () => {
   it('one set for one string, two halves for a hybrid of strings or of thicknesses', () => {
     expect(usualCutSource(setup())).toBe('one set');
@@ -85,8 +107,8 @@ describe('the stations of a role', () => {
 
   it('are those that are its work (common practice of small workshops, no source)', () => {
     expect(paths('stringer')).toEqual(paths('owner'));
-    expect(paths('owner')).toHaveLength(6);
-    expect(paths('counter')).toEqual(['take-in', 'hand-over']);
+    expect(paths('owner')).toHaveLength(7);
+    expect(paths('counter')).toEqual(['take-in', 'inspect', 'hand-over']);
     expect(paths('learner')).toEqual(['pull']);
   });
 });

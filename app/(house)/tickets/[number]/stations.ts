@@ -1,8 +1,9 @@
+import { stopsTicket, wasLookedAt } from '@/core/counter/inspection';
 import { may, type Deed, type Role } from '@/core/house/policy';
 import type { OpenTicket } from './ticket';
 
 export interface Station {
-  readonly path: 'take-in' | 'frame' | 'setup' | 'cut' | 'pull' | 'hand-over';
+  readonly path: 'take-in' | 'inspect' | 'frame' | 'setup' | 'cut' | 'pull' | 'hand-over';
   readonly name: string;
   /** What somebody does there. */
   readonly deed: Deed;
@@ -19,12 +20,26 @@ export function stationsOf({
   choice,
   strungWhole,
 }: OpenTicket): readonly Station[] {
-  const frame = study?.bed ? undefined : 'the frame';
+  const stopped = stopsTicket(ticket.inspection) ? 'its owner’s word on the crack' : undefined;
+  const frame = stopped ?? (study?.bed ? undefined : 'the frame');
   const strings = frame ?? (setup ? undefined : 'the setup');
   const cut = strings ?? (choice ? undefined : 'the cut');
   return [
     { path: 'take-in', name: 'Take-in', deed: 'take in', done: true, waitsFor: undefined },
-    { path: 'frame', name: 'Frame', deed: 'set up', done: !frame, waitsFor: undefined },
+    {
+      path: 'inspect',
+      name: 'Inspect',
+      deed: 'take in',
+      done: wasLookedAt(ticket.inspection) && !stopped,
+      waitsFor: undefined,
+    },
+    {
+      path: 'frame',
+      name: 'Frame',
+      deed: 'set up',
+      done: study?.bed !== undefined,
+      waitsFor: stopped,
+    },
     { path: 'setup', name: 'Setup', deed: 'set up', done: setup !== undefined, waitsFor: frame },
     {
       path: 'cut',

@@ -2,6 +2,7 @@ import { openWorkshop } from '@/app/identity/at-work';
 import { notFound } from 'next/navigation';
 import { cache } from 'react';
 import { routeNumber } from '@/app/route-id';
+import { stopsTicket } from '@/core/counter/inspection';
 import { lastJobOf } from '@/core/record/last-job';
 import type { LastJob } from '@/core/advice/rule';
 import { studyFrame, type Bed, type Study } from '@/core/frame/bed';
@@ -152,6 +153,8 @@ export const jobAt = cache(async (number: number): Promise<Job | undefined> => {
   const open = await findTicket(number);
   if (!open) return undefined;
   const { ticket, study, setup, choice, machine } = open;
+  // A cracked racket is no job until its owner has written that it is to be one.
+  if (stopsTicket(ticket.inspection)) return undefined;
   if (!study?.bed || !setup || !choice || !ticket.cutFrom) return undefined;
   return jobOf({
     bed: study.bed,

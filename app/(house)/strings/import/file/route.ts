@@ -10,10 +10,10 @@ export const POST = fileRoute(
   'change strings',
   refused,
   z.object({ text: z.string().max(MOST_LETTERS).pipe(textIn) }),
-  ({ together }, { text }) =>
+  ({ together, workshop }, { text }) =>
     wholly(() =>
       together(async ({ strings }): Promise<FormAnswer> => {
-        for (const row of readStringTable(text, await strings.find(''))) {
+        for (const row of readStringTable(text, workshop.currency, await strings.find(''))) {
           if (!row.ok)
             throw new Undone(
               refused('A row of the table is not right yet, so nothing was brought in.'),

@@ -2,8 +2,11 @@
 
 import { action, entryOf, rowVersion, ticketNumber } from '@/app/action';
 import { answerTo, misread, refused } from '@/app/answers';
+import { putInOutbox, sendSoon } from '@/app/outbox';
 import type { Job } from '@/core/bench/job';
 import { benchLog } from '@/core/bench/log';
+import { waitsForYes } from '@/core/counter/extra-work';
+import { jobPrice, toPayMinor } from '@/core/counter/price';
 import { drawnOf } from '@/core/record/drawn';
 import { recordBench, recordJob, type BenchRecord } from '@/core/record/record';
 import type { Records } from '@/db/workshop';
@@ -26,15 +29,33 @@ export const closeJob = action(
   'hand over',
   refused,
   [ticketNumber, rowVersion, entryOf<HandOverEntry>()],
-  async ({ together, person }, number, version, entry) => {
-    const read = handOverSchema.safeParse(entry);
+  async (house, number, version, entry) => {
+    const { together, person, workshop } = house;
+    const read = handOverSchema(workshop.currency).safeParse(entry);
     if (!read.success) return misread(read.error);
     const open = await ticketAt(number);
     const job = await jobAt(number);
-    return together(async (records) => {
-      if (!open?.frame || !job)
+    const answer = await together(async (records) => {
+      if (!open?.frame || !open.setup || !job)
         return refused('A station before this one is still open: look at Frame, Setup and Cut.');
-      const { client, frame, ticket } = open;
+      const { client, frame, ticket, setup, machine } = open;
+      if (waitsForYes(ticket.extra))
+        return refused(
+          'The extra work on it is not agreed yet: at Inspect, write how its owner said yes, or take it off.',
+        );
+      const priced = ({ string }: NonNullable<typeof setup>['mains'], piece: Job['mains']) => ({
+        ...piece,
+        setPriceMinor: string.setPriceMinor,
+      });
+      const price = jobPrice({
+        house: workshop,
+        method: job.choice.method,
+        labourMinor: read.data.labour,
+        stringMinor: read.data.string,
+        mains: priced(setup.mains, job.mains),
+        crosses: priced(setup.crosses, job.crosses),
+        extra: ticket.extra,
+      });
       const record = recordJob({
         job,
         client: client.name,
@@ -48,14 +69,24 @@ export const closeJob = action(
           strungBy: [...(await records.bench.hands(ticket.id))],
           handedOverBy: person.name,
         },
+        inspection: ticket.inspection,
+        price,
+        machine: machine?.name ?? null,
       });
       const saved = await records.tickets.close(number, version, {
         labourMinor: read.data.labour,
         stringMinor: read.data.string,
+        toPayMinor: toPayMinor(price),
+        collectedAt: read.data.goes === 'now' ? new Date() : null,
         record,
         drawn: drawnOf(job),
       });
       return answerTo(saved, 'ticket', `/jobs/${number}`);
     });
+    if (answer.ok && read.data.goes === 'waits') {
+      await putInOutbox(house, number, 'ready', { about: '', values: {} });
+      sendSoon(house);
+    }
+    return answer;
   },
 );

@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { parseLength, parseMoney } from '@/core/measure/parsing';
+import { parseMoney } from '@/core/measure/money';
+import { parseLength } from '@/core/measure/parsing';
 import { failure, success } from '@/core/terms/result';
 import { noteText, optionalReading, reading } from '@/core/measure/reading';
 
@@ -12,12 +13,15 @@ const leftOver = optionalReading((text) => {
   return length.value > MOST_LEFT_MM ? failure('tails.too long') : success(length.value);
 });
 
-export const handOverSchema = z.object({
-  labour: reading(parseMoney),
-  string: reading(parseMoney),
-  /** By piece, in the order of the plan; empty where nobody measured. */
-  leftOver: z.array(leftOver).max(2),
-  remarks: noteText,
-});
+export const handOverSchema = (currency: string) =>
+  z.object({
+    labour: reading(parseMoney(currency)),
+    string: reading(parseMoney(currency)),
+    /** By piece, in the order of the plan; empty where nobody measured. */
+    leftOver: z.array(leftOver).max(2),
+    remarks: noteText,
+    /** Whether its owner takes it now, or it waits. */
+    goes: z.enum(['now', 'waits']),
+  });
 
-export type HandOverEntry = z.input<typeof handOverSchema>;
+export type HandOverEntry = z.input<ReturnType<typeof handOverSchema>>;

@@ -1,8 +1,10 @@
 'use client';
 
 import { useWatch } from 'react-hook-form';
-import { formatMoney } from '@/core/measure/money';
-import { parseMoney } from '@/core/measure/parsing';
+import { useMemo } from 'react';
+import { ChoiceField } from '@/ui/form/bound';
+import { totalsOf } from '@/core/counter/price';
+import { formatMoney, parseMoney } from '@/core/measure/money';
 import { NoteField, TextField } from '@/ui/form/field';
 import { FormFoot } from '@/ui/form/form-foot';
 import { KeptForm } from '@/ui/form/kept-form';
@@ -18,10 +20,25 @@ interface HandOverFormProps {
   /** What the bench does not know of. */
   readonly missing: string | undefined;
   readonly currency: string;
+  readonly locale: string;
+  /** What is asked beside labour and string, and how the house states its prices. */
+  readonly price: HousePrice;
   readonly stringHint: string;
   /** The pieces whose tails can be measured, with what was given and what the plan expects to be left. */
   readonly pieces: readonly { readonly name: string; readonly hint: string }[];
   readonly save: (entry: HandOverEntry) => Promise<FormAnswer>;
+}
+
+interface HousePrice {
+  readonly extras: readonly {
+    readonly text: string;
+    readonly quantity: number;
+    readonly unitMinor: number;
+    readonly taxBp: number;
+  }[];
+  readonly taxIncluded: boolean;
+  readonly labourTaxBp: number;
+  readonly stringTaxBp: number;
 }
 
 export function HandOverForm({
@@ -30,13 +47,29 @@ export function HandOverForm({
   initial,
   missing,
   currency,
+  locale,
+  price,
   stringHint,
   pieces,
   save,
 }: HandOverFormProps) {
-  const form = useKeptForm<HandOverEntry>({ name, version, schema: handOverSchema, initial, save });
+  const schema = useMemo(() => handOverSchema(currency), [currency]);
+  const form = useKeptForm<HandOverEntry>({ name, version, schema, initial, save });
   const [labour, string] = useWatch({ control: form.control, name: ['labour', 'string'] });
-  const [labourRead, stringRead] = [parseMoney(labour), parseMoney(string)];
+  const read = parseMoney(currency);
+  const [labourRead, stringRead] = [read(labour), read(string)];
+  const money = (minor: number) => formatMoney(minor, currency, locale);
+  const totals =
+    labourRead.ok && stringRead.ok
+      ? totalsOf(
+          [
+            { quantity: 1, unitMinor: labourRead.value, taxBp: price.labourTaxBp },
+            { quantity: 1, unitMinor: stringRead.value, taxBp: price.stringTaxBp },
+            ...price.extras,
+          ],
+          price.taxIncluded,
+        )
+      : undefined;
   return (
     <KeptForm form={form} className="grid max-w-xl grid-cols-2 gap-5">
       <TextField figure label={`Labour (${currency})`} {...form.field('labour')} />
@@ -46,13 +79,18 @@ export function HandOverForm({
         hint={stringHint}
         {...form.field('string')}
       />
+      {price.extras.map(({ text, quantity, unitMinor }, i) => (
+        <p key={i} className="col-span-2 flex justify-between">
+          <span>{quantity > 1 ? `${quantity} × ${text}` : text}</span>
+          <span className="figure text-xl">{money(quantity * unitMinor)}</span>
+        </p>
+      ))}
       <p className="border-hair col-span-2 flex items-baseline gap-4 border-t pt-3">
         <span className="label">To pay</span>
-        <span className="figure text-5xl">
-          {labourRead.ok && stringRead.ok
-            ? formatMoney(labourRead.value + stringRead.value, currency)
-            : '–'}
-        </span>
+        <span className="figure text-5xl">{totals ? money(totals.grossMinor) : '–'}</span>
+        {totals && totals.taxMinor > 0 && (
+          <span className="label">with {money(totals.taxMinor)} tax</span>
+        )}
       </p>
       {pieces.map((piece, i) => (
         <TextField
@@ -69,6 +107,16 @@ export function HandOverForm({
         label="Remarks"
         hint="What you saw: wear, a replaced grommet, what to try next time."
         {...form.field('remarks')}
+      />
+      <ChoiceField
+        control={form.control}
+        name="goes"
+        label="The racket"
+        className="col-span-2"
+        options={[
+          { value: 'now', text: 'goes with its owner now' },
+          { value: 'waits', text: 'waits to be collected' },
+        ]}
       />
       {missing !== undefined && (
         <p role="note" className="bg-warn-wash col-span-2 px-3 py-2">

@@ -1,6 +1,7 @@
 import { openFor } from '@/app/identity/at-work';
 import { METHOD_WORDS } from '@/core/terms/method';
-import { stringPrice } from '@/core/measure/money';
+import { waitsForYes } from '@/core/counter/extra-work';
+import { moneyFigure, stringPrice } from '@/core/measure/money';
 import { formatStringLength, formatTicket, formatTicketConverted } from '@/core/measure/units';
 import { lengthWords } from '@/core/cut/wording';
 import { Fact, Facts } from '@/ui/facts';
@@ -89,15 +90,20 @@ export default async function HandOverStation({
       </section>
       {!ticket.closedAt && (
         <HandOverForm
-          missing={missingAtTheBench(open)}
+          missing={
+            waitsForYes(ticket.extra)
+              ? 'The extra work on it is not agreed yet: at Inspect, write how its owner said yes, or take it off.'
+              : missingAtTheBench(open)
+          }
           key={ticket.version}
           name={`ticket ${ticket.id} hand over`}
           version={ticket.version}
           initial={{
-            labour: (workshop.labourMinor / 100).toFixed(2),
-            string: (price / 100).toFixed(2),
+            labour: moneyFigure(workshop.labourMinor, workshop.currency),
+            string: moneyFigure(price, workshop.currency),
             leftOver: pieces.map(() => ''),
             remarks: '',
+            goes: 'now',
           }}
           pieces={pieces.map(({ name, cutMm, leftMm }, i) => {
             const given = supplied[i]?.givenMm ?? cutMm;
@@ -107,6 +113,18 @@ export default async function HandOverStation({
             };
           })}
           currency={workshop.currency}
+          locale={workshop.locale}
+          price={{
+            extras: (ticket.extra?.lines ?? []).map(({ name, quantity, unitMinor, taxBp }) => ({
+              text: name,
+              quantity,
+              unitMinor,
+              taxBp,
+            })),
+            taxIncluded: workshop.taxIncluded,
+            labourTaxBp: workshop.labourTaxBp,
+            stringTaxBp: workshop.stringTaxBp,
+          }}
           stringHint={SUPPLY_WORDS[supply]}
           save={closeJob.bind(null, workshop.id, ticket.number, ticket.version)}
         />

@@ -1,6 +1,8 @@
 import { openFor } from '@/app/identity/at-work';
 import { changeAsked } from '@/app/(house)/take-in/actions';
 import { AskedForm } from '@/app/(house)/take-in/asked-form';
+import { PAPER_NAMES } from '@/core/papers/paper';
+import { Link } from '@/ui/link';
 import { Fact, Facts } from '@/ui/facts';
 import { withdraw } from '../life/actions';
 import { WithdrawForm } from '../life/withdraw-form';
@@ -21,6 +23,13 @@ export default async function TakeInStation({ params }: PageProps<'/tickets/[num
     );
   return (
     <>
+      <p className="mb-4 flex flex-wrap gap-x-6">
+        {(['stub', 'label'] as const).map((kind) => (
+          <Link key={kind} href={`/papers/${ticket.number}/${kind}`} className="underline">
+            {PAPER_NAMES[kind]}
+          </Link>
+        ))}
+      </p>
       <AskedForm
         key={ticket.version}
         name={`ticket ${ticket.id} asked`}

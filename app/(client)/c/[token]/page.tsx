@@ -1,0 +1,116 @@
+import { differenceInCalendarDays } from 'date-fns';
+import type { Metadata } from 'next';
+import { openLink } from '@/app/client-page-at';
+import { formatDay, formatWall, wallTime } from '@/core/measure/promised-time';
+import { dueAfter } from '@/core/papers/due';
+import { slipOf } from '@/core/papers/slip';
+import { lossAfter, lossWords } from '@/core/papers/wear';
+import { Fact, Facts } from '@/ui/facts';
+import { BringAgain } from './bring-again';
+import { bringAgain } from './actions';
+
+export const dynamic = 'force-dynamic';
+
+export const metadata: Metadata = {
+  title: 'Your racket',
+  // Whoever has the address may open it; nobody else is to find it.
+  robots: { index: false, follow: false },
+  referrer: 'no-referrer',
+};
+
+/** A client's own racket: what is in it, how it ages, when it is due, and a press to bring it again. */
+export default async function ClientPage({ params }: PageProps<'/c/[token]'>) {
+  const { token } = await params;
+  const { work, racketId } = await openLink(token);
+  const { workshop, racket, client, history, wish } = await work(async (records) => {
+    const known = await records.rackets.get(racketId);
+    return {
+      workshop: await records.shopOfLink(),
+      racket: known,
+      client: known && (await records.clients.get(known.clientId)),
+      history: await records.tickets.lastOfRacket(racketId, 2),
+      wish: await records.clientLinks.hasWish(racketId),
+    };
+  });
+  const now = wallTime(new Date(), workshop.timeZone);
+  const open = history.find(({ closedAt, withdrawnAt }) => !closedAt && !withdrawnAt);
+  const last = history.find(({ record }) => record);
+  const strung = last?.closedAt && wallTime(last.closedAt, workshop.timeZone).slice(0, 10);
+  const unit = client?.tensionUnit ?? workshop.tensionUnit;
+  const slip =
+    last?.record && strung
+      ? slipOf({
+          workshop: workshop.name,
+          number: last.number,
+          day: strung,
+          unit,
+          record: last.record,
+        })
+      : undefined;
+  const days = last?.closedAt ? differenceInCalendarDays(new Date(), last.closedAt) : 0;
+  const plays = last?.record?.advice?.talk.playsAWeek ?? null;
+  const due = last?.record && strung ? dueAfter(last.record, strung) : undefined;
+  const isDue = due && due.day <= now.slice(0, 10);
+  return (
+    <>
+      <header className="border-edge mb-5 border-b pb-3">
+        <p className="label">{workshop.name}</p>
+        <h1 className="figure text-4xl">
+          {racket?.frameName}
+          {racket?.mark && `, ${racket.mark}`}
+        </h1>
+      </header>
+      {open && (
+        <p role="status" className="bg-sheet mb-5 px-4 py-3">
+          It is with us: ticket {open.number}, promised {formatWall(open.promised, now)}.
+        </p>
+      )}
+      {last && last.collectedAt === null && (
+        <p role="status" className="bg-sheet mb-5 px-4 py-3 font-semibold">
+          It is strung and waits for you.
+        </p>
+      )}
+      {slip && last?.record && due ? (
+        <>
+          <Facts>
+            <Fact name="Tension" figure note={slip.converted}>
+              {slip.tension}
+            </Fact>
+            <Fact name="Strung" note={slip.by && `by ${slip.by}`}>
+              {slip.strung}
+            </Fact>
+            {slip.strings.map(({ where, string }) => (
+              <Fact key={where} name={where}>
+                {string}
+              </Fact>
+            ))}
+            <Fact name="By now" note="as strings of this kind do; only measuring knows it of yours">
+              it has lost about{' '}
+              {lossWords(
+                lossAfter(
+                  [last.record.setup.mains.family, last.record.setup.crosses.family],
+                  Math.max(0, days),
+                  plays,
+                ),
+              )}{' '}
+              of its tension
+            </Fact>
+            <Fact
+              name="Due again"
+              figure
+              note={due.why === 'by play' ? `at ${plays} plays a week` : 'by lying, played or not'}
+            >
+              {isDue ? <span className="text-warn">now</span> : formatDay(`${due.day}T00:00`)}
+            </Fact>
+          </Facts>
+          <p className="label mt-3">
+            A string loses 5 to 10 % before the first ball: judge it after an hour of play.
+          </p>
+        </>
+      ) : (
+        <p>It has not been strung here yet.</p>
+      )}
+      {!open && <BringAgain wished={wish} send={bringAgain.bind(null, token)} />}
+    </>
+  );
+}

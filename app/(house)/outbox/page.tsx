@@ -1,0 +1,56 @@
+import type { Metadata } from 'next';
+import { openFor } from '@/app/identity/at-work';
+import { sendSoon } from '@/app/outbox';
+import { formatWall, wallTime } from '@/core/measure/promised-time';
+import { RowLink, Table } from '@/ui/list-page';
+import { Press } from '@/ui/press';
+import { dropLetter, retryLetter } from './actions';
+
+export const metadata: Metadata = { title: 'Outbox' };
+
+const LATEST = 200;
+
+/** Messages to clients: what waits, what did not go out and why, and what was sent. */
+export default async function OutboxPage() {
+  const open = await openFor('write to clients');
+  const { outbox, workshop } = open;
+  sendSoon(open);
+  const now = wallTime(new Date(), workshop.timeZone);
+  const letters = await outbox.latest(LATEST);
+  return (
+    <main className="px-6 py-6">
+      <h1 className="figure mb-4 text-4xl">Outbox</h1>
+      <Table
+        head={['Made', 'About', 'To', 'Subject', 'What became of it', '']}
+        empty="No message was written yet. They are written from a closed job, to clients who said that they may be."
+        rows={letters.map(({ letter, clientName, number }) => ({
+          key: letter.id,
+          cells: [
+            formatWall(wallTime(letter.at, workshop.timeZone), now),
+            <RowLink key="job" href={`/jobs/${number}`}>
+              {letter.kind}, job {number}
+            </RowLink>,
+            `${clientName}, ${letter.toAddress}`,
+            letter.subject,
+            letter.sentAt ? (
+              `sent ${formatWall(wallTime(letter.sentAt, workshop.timeZone), now)}`
+            ) : (
+              <span key="state" className={letter.failure ? 'text-warn' : undefined}>
+                {letter.failure || 'waits'}
+                {letter.failure && !letter.given && ' It is tried again by itself.'}
+              </span>
+            ),
+            letter.sentAt ? null : (
+              <span key="press" className="flex gap-4">
+                <Press action="Try now" press={retryLetter.bind(null, workshop.id, letter.id)} />
+                {!letter.given && (
+                  <Press action="Take out" press={dropLetter.bind(null, workshop.id, letter.id)} />
+                )}
+              </span>
+            ),
+          ],
+        }))}
+      />
+    </main>
+  );
+}

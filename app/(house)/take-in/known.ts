@@ -1,0 +1,82 @@
+/** What is known of a racket as soon as it stands at the counter. */
+import { differenceInCalendarDays } from 'date-fns';
+import { lossAfter, lossWords } from '@/core/papers/wear';
+import { formatDay, wallTime } from '@/core/measure/promised-time';
+import { formatTicket } from '@/core/measure/units';
+import { formatGauge } from '@/core/measure/gauge';
+import { isOneString } from '@/core/strings/job-string';
+import type { OpenWorkshop } from '@/db/workshop';
+
+/** A fact of the racket or its owner, in words. */
+export interface KnownFact {
+  readonly name: string;
+  readonly value: string;
+  readonly note?: string | undefined;
+  readonly href?: string | undefined;
+}
+
+const ageWords = (days: number): string =>
+  days < 60 ? `${days} days` : `${Math.round(days / 30.4)} months`;
+
+/** The last job on a racket with the age of its strings, remarks, and what is open with its owner. */
+export async function knownOf(
+  { tickets, rackets, clients, workshop, payments, clientLinks }: OpenWorkshop,
+  racketId: string,
+  money: (minor: number) => string,
+): Promise<readonly KnownFact[]> {
+  const racket = await rackets.get(racketId);
+  if (!racket) return [];
+  const [history, client, owed, wish] = await Promise.all([
+    tickets.lastOfRacket(racketId, 2),
+    clients.get(racket.clientId),
+    payments.owedBy(racket.clientId),
+    clientLinks.hasWish(racketId),
+  ]);
+  const last = history.find(({ record }) => record);
+  const facts: KnownFact[] = [];
+  if (last?.record && last.closedAt) {
+    const { setup, remarks, advice } = last.record;
+    const days = differenceInCalendarDays(new Date(), last.closedAt);
+    const plays = client?.talk?.playsAWeek ?? advice?.talk.playsAWeek ?? null;
+    const loss = lossAfter([setup.mains.family, setup.crosses.family], days, plays);
+    const strings = isOneString(setup.mains, setup.crosses)
+      ? [setup.mains]
+      : [setup.mains, setup.crosses];
+    facts.push(
+      {
+        name: 'Last job',
+        value: formatTicket(setup),
+        note: `job ${last.number}, ${formatDay(wallTime(last.closedAt, workshop.timeZone))}`,
+        href: `/jobs/${last.number}`,
+      },
+      {
+        name: 'In it',
+        value: strings.map(({ name, gaugeMm }) => `${name} ${formatGauge(gaugeMm)}`).join(' / '),
+      },
+      {
+        name: 'Age of the strings',
+        value: ageWords(days),
+        note: `should have lost ${lossWords(loss)} by now${plays ? `, at ${plays} plays a week` : ', by lying alone'}`,
+      },
+    );
+    if (remarks) facts.push({ name: 'Remarks', value: remarks });
+  } else facts.push({ name: 'Last job', value: 'none on record here' });
+  if (racket.notes) facts.push({ name: 'On the racket', value: racket.notes });
+  if (client?.notes) facts.push({ name: 'On the client', value: client.notes });
+  if (racket.openNumber !== null)
+    facts.push({
+      name: 'Open',
+      value: `ticket ${racket.openNumber}`,
+      href: `/tickets/${racket.openNumber}`,
+    });
+  if (wish) facts.push({ name: 'They wrote', value: 'want to bring it again' });
+  const open = owed.reduce((sum, { toPayMinor, paidMinor }) => sum + toPayMinor - paidMinor, 0);
+  if (open > 0)
+    facts.push({
+      name: 'Owes',
+      value: money(open),
+      note: `from ${owed.map(({ number }) => `job ${number}`).join(', ')}`,
+      href: `/clients/${racket.clientId}`,
+    });
+  return facts;
+}

@@ -1,0 +1,101 @@
+'use server';
+
+import { z } from 'zod';
+import { action, rowId, ticketNumber } from '@/app/action';
+import { misread, refused, Undone, wholly } from '@/app/answers';
+import { wallTime } from '@/core/measure/promised-time';
+import { areBilledAlike, invoiceFor, type BilledJob } from '@/core/papers/invoice';
+import type { NotIssued } from '@/db/invoices';
+import type { FormAnswer } from '@/ui/form/result';
+import { creditSchema } from './invoice-entry';
+
+const NOT_ISSUED: Readonly<Record<NotIssued['why'], (not: NotIssued) => string>> = {
+  'on an invoice': (not) =>
+    not.why === 'on an invoice'
+      ? `Job ${not.job} stands on invoice ${not.invoice} already. Nothing was issued.`
+      : '',
+  'taken back': () => 'This invoice was taken back already. Nothing was issued.',
+  'no invoice': () => 'There is no such invoice. Nothing was issued.',
+};
+
+/** Issues an invoice over closed jobs of one client. The numbers have no gaps, also with two counters at once. */
+export const issueInvoice = action(
+  'issue invoices',
+  refused,
+  [rowId, z.array(ticketNumber).min(1).max(50)],
+  async ({ together, workshop, person }, id, numbers): Promise<FormAnswer> =>
+    wholly(() =>
+      together(async ({ tickets, clients, invoices }) => {
+        const found = await Promise.all(numbers.map((number) => tickets.get(number)));
+        const closed = found.flatMap((ticket) =>
+          ticket?.record?.price ? [{ ticket, price: ticket.record.price }] : [],
+        );
+        const [first, ...others] = closed;
+        if (!first || closed.length < numbers.length)
+          return refused(
+            'One of these jobs has no price line by line: it was closed before they were kept, or it is not closed. Nothing was issued.',
+          );
+        const { clientId } = first.ticket;
+        if (others.some(({ ticket }) => ticket.clientId !== clientId))
+          return refused('These jobs are of more than one client. Nothing was issued.');
+        const billed = ({ ticket, price }: typeof first): BilledJob => ({
+          number: ticket.number,
+          racket: ticket.record?.racket.frameName ?? '',
+          price,
+        });
+        const jobs: readonly [BilledJob, ...BilledJob[]] = [billed(first), ...others.map(billed)];
+        if (!areBilledAlike(jobs))
+          return refused(
+            'These jobs are priced in different currencies or ways: put them on an invoice each. Nothing was issued.',
+          );
+        const client = await clients.get(clientId);
+        const day = wallTime(new Date(), workshop.timeZone).slice(0, 10);
+        const issued = await invoices.issue(
+          id,
+          person.id,
+          clientId,
+          closed.map(({ ticket }) => ticket.id),
+          (number) =>
+            invoiceFor(
+              {
+                number,
+                day,
+                locale: workshop.locale,
+                from: {
+                  name: workshop.name,
+                  address: workshop.address,
+                  country: workshop.country,
+                  taxNumber: workshop.taxNumber,
+                },
+                to: {
+                  name: client?.name ?? first.ticket.clientName,
+                  address: client?.address ?? '',
+                },
+              },
+              jobs,
+            ),
+        );
+        if ('why' in issued) throw new Undone(refused(NOT_ISSUED[issued.why](issued)));
+        return { ok: true, go: `/invoices/${issued.number}` };
+      }),
+    ),
+);
+
+/** Takes an invoice back by a credit note of its own number. */
+export const creditInvoice = action(
+  'issue invoices',
+  refused,
+  [rowId, ticketNumber, z.object({ why: z.string() })],
+  async ({ together, workshop, person }, id, number, typed): Promise<FormAnswer> => {
+    const read = creditSchema.safeParse(typed);
+    if (!read.success) return misread(read.error);
+    const day = wallTime(new Date(), workshop.timeZone).slice(0, 10);
+    return wholly(() =>
+      together(async ({ invoices }) => {
+        const issued = await invoices.credit(id, person.id, number, day, read.data.why);
+        if ('why' in issued) throw new Undone(refused(NOT_ISSUED[issued.why](issued)));
+        return { ok: true, go: `/invoices/${issued.number}` };
+      }),
+    );
+  },
+);

@@ -1,0 +1,126 @@
+/** Messages to clients: put into the outbox with consent, and sent to a mail server behind the answer. */
+import { randomUUID } from 'node:crypto';
+import { after } from 'next/server';
+import { createTransport } from 'nodemailer';
+import { formatDay, wallTime } from '@/core/measure/promised-time';
+import { dueAfter } from '@/core/papers/due';
+import {
+  fillTemplate,
+  mailAddressIn,
+  USUAL_TEMPLATES,
+  type MessageKind,
+} from '@/core/papers/messages';
+import { payWords } from '@/core/papers/payment';
+import type { Letter } from '@/db/outbox';
+import type { OpenWorkshop } from '@/db/workshop';
+import type { OpenHouse } from './identity/at-work';
+import { clientPage, ourAddress } from './our-address';
+
+interface About {
+  /** Tells a second one of the same kind from the first; nothing where there is one alone. */
+  readonly about: string;
+  readonly values: Readonly<Record<string, string>>;
+}
+
+/** A message that nobody answers to must not hold others up. */
+const PATIENCE_MS = 8000;
+/** Sent behind one answer at most. */
+const MOST_AT_ONCE = 20;
+
+/** Puts a message about a closed job into the outbox, and says in a sentence what became of it. */
+export async function putInOutbox(
+  { tickets, clients, clientLinks, outbox, workshop, person }: OpenHouse,
+  number: number,
+  kind: MessageKind,
+  { about, values }: About,
+): Promise<string> {
+  const ticket = await tickets.get(number);
+  const client = ticket && (await clients.get(ticket.clientId));
+  if (!ticket?.record || !ticket.closedAt || !client)
+    return 'There is no closed job to write about.';
+  if (client.mayWrite !== 'yes')
+    return `${client.name} has not said that they may be written to: ask, and mark it under the client.`;
+  const toAddress = mailAddressIn(client.contact);
+  if (!toAddress)
+    return `There is no mail address of ${client.name}: write it under how to reach them.`;
+  const address = await ourAddress();
+  const page = clientPage(address, await clientLinks.ensure(ticket.racketId));
+  const strung = wallTime(ticket.closedAt, workshop.timeZone).slice(0, 10);
+  const { mark, frameName } = ticket.record.racket;
+  const all: Readonly<Record<string, string>> = {
+    client: client.name,
+    racket: mark ? `${frameName}, ${mark}` : frameName,
+    workshop: workshop.name,
+    page,
+    'to pay': payWords(
+      ticket.toPayMinor ?? 0,
+      ticket.paidMinor,
+      workshop.currency,
+      workshop.locale,
+    ).replace(/^./, (letter) => letter.toUpperCase()),
+    strung: formatDay(`${strung}T00:00`),
+    due: formatDay(`${dueAfter(ticket.record, strung).day}T00:00`),
+    ...values,
+  };
+  const { subject, text } = (workshop.templates ?? USUAL_TEMPLATES)[kind];
+  const kept = await outbox.add(person.id, {
+    id: randomUUID(),
+    clientId: client.id,
+    ticketId: ticket.id,
+    kind,
+    about,
+    toAddress,
+    subject: fillTemplate(subject, all),
+    text: `${fillTemplate(text, all)}\n\n--\nNo more messages: ${page}/no-more\n`,
+  });
+  return kept === 'kept'
+    ? `A message to ${toAddress} is in the outbox.`
+    : 'This was written to them already, and goes out once only.';
+}
+
+/** Hands one message to the mail server. */
+async function deliver(letter: Letter, from: string): Promise<void> {
+  const server = process.env.ORTHOTENS_SMTP;
+  if (!server) throw new Error('No mail server is named here (ORTHOTENS_SMTP).');
+  const transport = createTransport({
+    url: server,
+    connectionTimeout: PATIENCE_MS,
+    greetingTimeout: PATIENCE_MS,
+    socketTimeout: PATIENCE_MS,
+  });
+  try {
+    await transport.sendMail({
+      from: { name: from, address: process.env.ORTHOTENS_MAIL_FROM ?? 'orthotens@localhost' },
+      to: letter.toAddress,
+      subject: letter.subject,
+      text: letter.text,
+      messageId: `<${letter.id}@orthotens>`,
+    });
+  } finally {
+    transport.close();
+  }
+}
+
+/** Sends what waits, one after the other; what fails stays, with the reason. */
+async function sendWaiting({ outbox, together, workshop }: OpenWorkshop): Promise<void> {
+  for (let i = 0; i < MOST_AT_ONCE; i++) {
+    const letter = await together((records) => records.outbox.hold(new Date()));
+    if (!letter) return;
+    try {
+      await deliver(letter, workshop.name);
+      await outbox.sent(letter.id);
+    } catch (error) {
+      const why = error instanceof Error ? error.message : String(error);
+      await outbox.failed(
+        letter.id,
+        `The mail server did not take it: ${why}`.slice(0, 400),
+        new Date(),
+      );
+    }
+  }
+}
+
+/** Sends what waits as soon as this request is answered. */
+export function sendSoon(open: OpenWorkshop): void {
+  after(() => sendWaiting(open).catch((error: unknown) => console.error('The outbox:', error)));
+}

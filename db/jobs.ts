@@ -1,0 +1,183 @@
+import { and, asc, desc, eq, gte, inArray, isNotNull, isNull, lt, lte, or, sql } from 'drizzle-orm';
+import type { SQL } from 'drizzle-orm';
+import type { JobList, JobOrder } from '@/core/record/job-list';
+import type { TensionUnit } from '@/core/measure/units';
+import type { Connection } from './connection';
+import { foundOf } from './found';
+import { corrections, tickets, workshops } from './schema';
+
+/** A closed job as a list shows it; nothing of its record is opened. */
+export interface ListedJob {
+  readonly id: string;
+  readonly number: number;
+  readonly closedAt: Date;
+  readonly client: string;
+  readonly sport: string;
+  readonly frame: string;
+  readonly mark: string;
+  readonly mainN: number;
+  readonly crossN: number;
+  readonly unit: TensionUnit;
+  readonly mains: string;
+  readonly mainGaugeMm: number;
+  readonly crosses: string;
+  readonly crossGaugeMm: number;
+  readonly by: string | null;
+  readonly machine: string | null;
+  readonly priceMinor: number;
+  /** Null for a job of before payments were kept. */
+  readonly toPayMinor: number | null;
+  readonly paidMinor: number;
+  readonly collectedAt: Date | null;
+}
+
+/** What a list asks for, with its prices read. */
+export interface JobsAsked {
+  readonly list: JobList;
+  /** What its words come to; nothing where it has none. */
+  readonly question: Parameters<ReturnType<typeof foundOf>['find']>[0] | undefined;
+  readonly leastMinor: number | undefined;
+  readonly mostMinor: number | undefined;
+}
+
+export interface JobPage {
+  readonly jobs: readonly ListedJob[];
+  /** Of all pages; beyond `COUNTED` nobody counts. */
+  readonly count: number;
+}
+
+export const JOBS_A_PAGE = 50;
+/** More than this are not counted for a list, only listed. */
+export const COUNTED = 10_000;
+/** A list by words shows the latest so many. */
+const FOUND_AT_MOST = 500;
+
+const PRICE = sql<number>`coalesce(${tickets.toPayMinor}, ${tickets.labourMinor} + ${tickets.stringMinor}, 0)`;
+
+const ORDER: Readonly<Record<JobOrder, SQL>> = {
+  'handed over': sql`${tickets.closedAt}`,
+  number: sql`${tickets.number}`,
+  client: sql`${tickets.jobClient}`,
+  racket: sql`${tickets.jobFrame}`,
+  mains: sql`${tickets.jobMains}`,
+  price: sql`${tickets.toPayMinor}`,
+};
+
+/** The closed jobs of one workshop, as lists show them. */
+export function jobsOf(db: Connection, workshopId: string) {
+  const closed = and(
+    eq(tickets.workshopId, workshopId),
+    isNull(tickets.removedAt),
+    isNotNull(tickets.closedAt),
+  );
+
+  /** A day of the workshop's clock as the instant at which it begins. */
+  const beginning = (day: string, later = 0) =>
+    sql`((${day}::date + ${later}::int)::timestamp at time zone (select ${workshops.timeZone} from ${workshops} where ${workshops.id} = ${workshopId}))`;
+
+  async function narrowed({ list, question, leastMinor, mostMinor }: JobsAsked) {
+    const found = question && (await foundOf(db).find(question, FOUND_AT_MOST));
+    const ids = found?.filter(({ kind }) => kind === 'job').map(({ rowId }) => rowId);
+    return and(
+      closed,
+      ids && (ids.length > 0 ? inArray(tickets.id, ids) : sql`false`),
+      list.sport ? eq(tickets.jobSport, list.sport) : undefined,
+      list.frame ? eq(tickets.jobFrame, list.frame) : undefined,
+      list.string
+        ? or(eq(tickets.jobMains, list.string), eq(tickets.jobCrosses, list.string))
+        : undefined,
+      list.machine ? eq(tickets.jobMachine, list.machine) : undefined,
+      list.by ? eq(tickets.jobBy, list.by) : undefined,
+      list.from ? gte(tickets.closedAt, beginning(list.from)) : undefined,
+      list.to ? lt(tickets.closedAt, beginning(list.to, 1)) : undefined,
+      leastMinor === undefined ? undefined : gte(tickets.toPayMinor, leastMinor),
+      mostMinor === undefined ? undefined : lte(tickets.toPayMinor, mostMinor),
+      list.state === 'not collected' ? isNull(tickets.collectedAt) : undefined,
+      list.state === 'not paid' ? lt(tickets.paidMinor, tickets.toPayMinor) : undefined,
+      list.state === 'corrected'
+        ? sql`exists (select 1 from ${corrections} where ${corrections.ticketId} = ${tickets.id})`
+        : undefined,
+    );
+  }
+
+  const listed = () =>
+    db
+      .select({
+        id: tickets.id,
+        number: tickets.number,
+        closedAt: sql<Date>`${tickets.closedAt}`.mapWith(tickets.closedAt),
+        client: sql<string>`${tickets.jobClient}`,
+        sport: sql<string>`${tickets.jobSport}`,
+        frame: sql<string>`${tickets.jobFrame}`,
+        mark: sql<string>`${tickets.jobMark}`,
+        mainN: sql<number>`${tickets.mainN}`,
+        crossN: sql<number>`${tickets.crossN}`,
+        unit: sql<TensionUnit>`${tickets.tensionUnit}`,
+        mains: sql<string>`${tickets.jobMains}`,
+        mainGaugeMm: sql<number>`${tickets.mainGaugeMm}`,
+        crosses: sql<string>`${tickets.jobCrosses}`,
+        crossGaugeMm: sql<number>`${tickets.crossGaugeMm}`,
+        by: tickets.jobBy,
+        machine: tickets.jobMachine,
+        priceMinor: PRICE,
+        toPayMinor: tickets.toPayMinor,
+        paidMinor: tickets.paidMinor,
+        collectedAt: tickets.collectedAt,
+      })
+      .from(tickets);
+
+  const inOrder = ({ order, down }: JobList): readonly SQL[] => {
+    const way = down === 'yes' ? sql`desc nulls last` : sql`asc nulls last`;
+    return [
+      sql`${ORDER[order]} ${way}`,
+      down === 'yes' ? sql`${tickets.number} desc nulls last` : sql`${tickets.number} asc`,
+    ];
+  };
+
+  return {
+    /** One page of a list, and how many there are. */
+    async page(asked: JobsAsked): Promise<JobPage> {
+      const where = await narrowed(asked);
+      const jobs = await listed()
+        .where(where)
+        .orderBy(...inOrder(asked.list))
+        .limit(JOBS_A_PAGE)
+        .offset((asked.list.page - 1) * JOBS_A_PAGE);
+      const some = db
+        .select({ one: sql`1`.as('one') })
+        .from(tickets)
+        .where(where)
+        .limit(COUNTED + 1)
+        .as('some');
+      const [counted] = await db.select({ count: sql<number>`count(*)::int` }).from(some);
+      return { jobs, count: counted?.count ?? 0 };
+    },
+
+    /** All of a list from one number on, so that a long one is written out piece by piece. */
+    async after(asked: JobsAsked, number: number, limit: number): Promise<readonly ListedJob[]> {
+      return listed()
+        .where(and(await narrowed(asked), sql`${tickets.number} > ${number}`))
+        .orderBy(asc(tickets.number))
+        .limit(limit);
+    },
+
+    /** Strung rackets that wait for their owners, those that wait longest first. */
+    uncollected: (limit: number): Promise<readonly ListedJob[]> =>
+      listed()
+        .where(and(closed, isNull(tickets.collectedAt)))
+        .orderBy(asc(tickets.closedAt))
+        .limit(limit),
+
+    /** What was done for a client, the latest first. */
+    ofClient: (clientId: string, limit: number): Promise<readonly ListedJob[]> =>
+      listed()
+        .where(
+          and(
+            closed,
+            sql`${tickets.racketId} in (select id from rackets where client_id = ${clientId})`,
+          ),
+        )
+        .orderBy(desc(tickets.number))
+        .limit(limit),
+  };
+}
