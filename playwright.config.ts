@@ -3,6 +3,7 @@ import { OWNER } from './e2e/people';
 
 const port = process.env.ORTHOTENS_PORT ?? '3600';
 const headPort = process.env.ORTHOTENS_HEAD_PORT ?? '3700';
+const deskPort = process.env.ORTHOTENS_DESK_PORT ?? '3750';
 const baseURL = `http://127.0.0.1:${port}`;
 
 /** Started by `npm test`, which makes the build and the database and names the browser. */
@@ -45,6 +46,10 @@ export default defineConfig({
     {
       command: `node --import tsx scripts/head.ts ${headPort}`,
       url: `http://127.0.0.1:${headPort}`,
+    },
+    {
+      command: `node --import tsx scripts/desk.ts ${deskPort}`,
+      url: `http://127.0.0.1:${deskPort}/health`,
     },
   ],
 });

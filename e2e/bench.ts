@@ -14,6 +14,13 @@ export interface TakenIn {
 
 export const ticketNumber = (page: Page): number => Number(/tickets\/(\d+)/.exec(page.url())?.[1]);
 
+/** Nothing to be seen at the Inspect station; ends at the frame. */
+export async function inspect(page: Page): Promise<void> {
+  await page.waitForURL(/\/tickets\/\d+\/inspect$/);
+  await page.getByRole('button', { name: 'Keep it, and go to the frame' }).click();
+  await page.waitForURL(/\/tickets\/\d+\/frame/);
+}
+
 /** Takes a racket of a new client in; ends at its Frame station. */
 export async function takeIn(page: Page, frame: string, fromLibrary: boolean): Promise<TakenIn> {
   const client = own('Walker');
@@ -27,7 +34,7 @@ export async function takeIn(page: Page, frame: string, fromLibrary: boolean): P
     .click();
   await page.getByLabel('Promised').fill('+3d 17:00');
   await page.getByRole('button', { name: 'Take it in' }).click();
-  await page.waitForURL(/\/tickets\/\d+\/frame/);
+  await inspect(page);
   return { client, number: ticketNumber(page) };
 }
 

@@ -3,13 +3,14 @@ import {
   awake,
   choose,
   cutAndHandOver,
+  cutToHandOver,
   fact,
+  inspect,
   own,
   sentence,
   setUp,
   takeIn,
   ticketNumber,
-  cutToHandOver,
 } from './bench';
 
 test('a hybrid of the client’s gut and the shop’s monofilament: half of each, charged for one', async ({
@@ -41,7 +42,7 @@ test('a hybrid of the client’s gut and the shop’s monofilament: half of each
   await page.getByRole('button', { name: 'Hand over and close the job' }).click();
   await page.waitForURL(/\/jobs\/\d+$/);
   await expect(fact(page, 'Mains')).toContainText('brought by the client');
-  await expect(fact(page, 'Price')).toContainText('labour €16.00, string €5.75');
+  await expect(fact(page, 'Price')).toContainText('Stringing, two pieces €16.00');
 });
 
 test('a client who reads pounds gets pounds', async ({ page }) => {
@@ -55,6 +56,7 @@ test('a client who reads pounds gets pounds', async ({ page }) => {
   await page.getByLabel('Frame').fill('Ostrevan Heron 100');
   await page.getByRole('option', { name: 'Ostrevan Heron 100' }).first().click();
   await page.getByRole('button', { name: 'Take it in' }).click();
+  await inspect(page);
   await page.getByRole('link', { name: 'The holes are right' }).click();
   await choose(page, 'String for the mains', 'Threllan Lull');
   // 24 kg is 52.9 lb, and a pound is the smallest step worth writing.

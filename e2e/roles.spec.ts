@@ -24,7 +24,19 @@ const NAMES: Readonly<Record<Role, string>> = {
 };
 const NOT_YOURS = 'This is not for your role in this workshop';
 /** They answer with what they found, and with nothing to who may not look. */
-const FINDERS = ['findAnything', 'findClients', 'racketsOfClient', 'nearClients'];
+const FINDERS = [
+  'findAnything',
+  'findClients',
+  'findFrames',
+  'knownAtTheCounter',
+  'racketsOfClient',
+  'nearClients',
+];
+/** What each of them finds of the target, where it is not its name. */
+const FOUND: Readonly<Record<string, string>> = { knownAtTheCounter: 'Last job' };
+/** What they are asked, for the rows of a target. */
+const askedOf = (finder: string, { ids }: Target, text: string): unknown =>
+  finder === 'racketsOfClient' ? ids[CLIENT] : finder === 'knownAtTheCounter' ? ids[RACKET] : text;
 
 const [CLIENT, RACKET, FRAME, STRING, MACHINE] = [0, 1, 2, 3, 4] as const;
 
@@ -46,17 +58,23 @@ function addressOf(file: string, { ids, tickets: numbers }: Target): string {
       .replace(/^\([^)]+\)\//, '')
       .replace(/\/?(page\.tsx|route\.ts)$/, '')
       .replace('[number]', String(numbers[0]))
+      .replace('[paper]', 'stub')
       .replace('[id]', ids[place(file)] ?? '')
   );
 }
 
 /** A message that a route takes; pages are asked for. */
-const sentTo = (path: string, { workshopId }: Target): object | undefined =>
+const sentTo = (path: string, { workshopId, tickets: numbers }: Target): object | undefined =>
   path.endsWith('/import/file')
     ? { madeFor: workshopId, message: { key: workshopId, text: 'x' } }
-    : path.endsWith('/events')
-      ? { madeFor: workshopId, known: 0, events: [] }
-      : undefined;
+    : path.endsWith('/inspect/photo')
+      ? {
+          madeFor: workshopId,
+          message: { id: workshopId, number: numbers[0], caption: '', data: 'eA==' },
+        }
+      : path.endsWith('/events')
+        ? { madeFor: workshopId, known: 0, events: [] }
+        : undefined;
 
 async function statusOf(path: string, target: Target): Promise<number> {
   const message = sentTo(path, target);
@@ -92,11 +110,13 @@ test('every page, route and action asks for the role, and each role gets what th
       const [id] = actions.find(([, each]) => each === name) ?? [''];
       expect([name, id]).not.toEqual([name, '']);
       const args = FINDERS.includes(name)
-        ? [name === 'racketsOfClient' ? as.ids[CLIENT] : 'Hostile']
+        ? [askedOf(name, as, 'Hostile')]
         : argumentsOf(name, as, chanceFrom(7));
       const { status, text } = await callAction(as, id, [as.workshopId, ...args]);
       expect([role, name, status]).toEqual([role, name, 200]);
-      const refused = FINDERS.includes(name) ? !text.includes('Hostile') : text.includes(NOT_YOURS);
+      const refused = FINDERS.includes(name)
+        ? !text.includes(FOUND[name] ?? 'Hostile')
+        : text.includes(NOT_YOURS);
       expect([role, name, refused]).toEqual([role, name, !may(role, deed)]);
     }
   }
@@ -239,11 +259,11 @@ test('a hostile second workshop sees and changes nothing of the first, by any pa
   for (const [id, action] of actions)
     for (const madeFor of [target.workshopId, hostile.workshopId]) {
       const args = FINDERS.includes(action)
-        ? [action === 'racketsOfClient' ? target.ids[CLIENT] : 'Brackwether']
+        ? [askedOf(action, target, 'Brackwether')]
         : argumentsOf(action, target, chanceFrom(11));
       const { text } = await callAction(hostile, id, [madeFor, ...args]);
       if (FINDERS.includes(action))
-        expect([action, /Ottiline|Ostrevan|Hostile/.test(text)]).toEqual([action, false]);
+        expect([action, /Ottiline|Ostrevan|Hostile|Last job/.test(text)]).toEqual([action, false]);
     }
   for (const [id] of actions.filter(([, each]) => /^(remove|restore)/.test(each)))
     for (const guessed of target.ids) await callAction(hostile, id, [hostile.workshopId, guessed]);

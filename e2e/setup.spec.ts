@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { awake, choose, cutAndHandOver, fact, own, sentence, takeIn } from './bench';
+import { awake, choose, cutAndHandOver, fact, inspect, own, sentence, takeIn } from './bench';
 
 /** A 100 in² head with 22 to 26 kg in its throat: common practice starts it at 24. */
 const FRAME = 'Ostrevan Heron 100';
@@ -101,7 +101,7 @@ test('a step opens, is switched off, and what is typed wins and is recorded', as
   await page.getByRole('link', { name: 'The same again' }).click();
   await page.getByLabel('Promised').fill('+3d');
   await page.getByRole('button', { name: 'Take it in' }).click();
-  await page.waitForURL(/\/tickets\/\d+\/frame/);
+  await inspect(page);
   await page.goto(page.url().replace('frame', 'setup'));
   await awake(page);
   await page.getByRole('button', { name: 'Ask again' }).click();

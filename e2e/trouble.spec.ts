@@ -4,6 +4,7 @@ import {
   choose,
   cutAndHandOver,
   cutToHandOver,
+  inspect,
   own,
   sentence,
   setUp,
@@ -129,7 +130,7 @@ test('the same form sent twice makes one ticket', async ({ page }) => {
   await expect(sentence(page, 'does not answer')).toBeVisible();
   await expect(page.getByLabel('Client')).toHaveValue(client);
   await page.getByRole('button', { name: 'Take it in' }).dblclick();
-  await page.waitForURL(/\/tickets\/\d+\/frame/);
+  await page.waitForURL(/\/tickets\/\d+\/inspect$/);
   await page.goto('/');
   await expect(page.getByRole('row').filter({ hasText: client })).toHaveCount(1);
 });
@@ -217,7 +218,7 @@ test('a reload at every station puts back what was typed', async ({ page }) => {
   await expect(page.getByLabel('Client')).toHaveValue(client);
   await expect(page.getByText('What you typed before is back')).toBeVisible();
   await page.getByRole('button', { name: 'Take it in' }).click();
-  await page.waitForURL(/\/frame$/);
+  await inspect(page);
 
   await page.getByLabel('Tie-off holes').fill('8H');
   await page.reload();

@@ -1,5 +1,15 @@
 import { expect, test } from '@playwright/test';
-import { awake, choose, cutAndHandOver, cutToHandOver, fact, own, setUp, takeIn } from './bench';
+import {
+  awake,
+  choose,
+  cutAndHandOver,
+  cutToHandOver,
+  fact,
+  inspect,
+  own,
+  setUp,
+  takeIn,
+} from './bench';
 import { cutByHand } from './by-hand';
 
 const HEAD = {
@@ -166,7 +176,7 @@ test('the same again starts from the record, which later edits leave alone', asy
     /The same again as ticket \d+: 55\/53 lb/,
   );
   await page.getByRole('button', { name: 'Take it in' }).click();
-  await page.waitForURL(/\/frame$/);
+  await inspect(page);
   await expect(page.getByText('55/53 lb').first()).toBeVisible();
   await page.getByRole('link', { name: /^Setup/ }).click();
   await expect(page.getByLabel('String for the mains')).toHaveValue('Threllan Lull');

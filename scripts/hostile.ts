@@ -11,6 +11,9 @@ import { emptyStringEntry, type StringEntry } from '@/core/strings/string-facts'
 import { NEW_MACHINE } from '@/app/(house)/workshop/machines/machine-entry';
 import { houseEntryOf } from '@/app/(house)/workshop/house-rules/house-entry';
 import { talkEntryOf } from '@/app/(house)/tickets/[number]/setup/talk-entry';
+import { inspectionEntryOf } from '@/app/(house)/tickets/[number]/inspect/inspect-entry';
+import { papersEntryOf } from '@/app/(house)/workshop/papers/papers-entry';
+import { USUAL_TEMPLATES } from '@/core/papers/messages';
 import { USUAL_HOUSE } from '@/core/house/house-rules';
 import { SILENT } from '@/core/advice/talk';
 import { chanceFrom, type Chance } from '@/core/maths/chance';
@@ -133,6 +136,16 @@ const PATHS = [
   '/same-feel?racket=@',
   '/strings/new?ticket=#',
   '/tickets/#/frame?edit=@',
+  '/papers/#/@',
+  '/papers/#/slip',
+  '/papers/#/stub/pdf',
+  '/invoices/#/xml',
+  '/photos/@?size=@',
+  '/money?from=@&to=@',
+  '/money/payments?day=@',
+  '/jobs?order=@&down=@&page=@&least=@&from=@',
+  '/c/@',
+  '/c/@/no-more',
   '/@',
 ];
 
@@ -158,6 +171,16 @@ const ODD_SEGMENTS = [
   'undefined',
   '[id]',
 ];
+
+const NO_PAPERS = {
+  locale: 'en-GB',
+  address: '',
+  country: '',
+  taxNumber: '',
+  taxIncluded: true,
+  labourTaxBp: 0,
+  stringTaxBp: 0,
+};
 
 /** An entry of each action as its page sends it, to be spoilt in one place or several. */
 export function argumentsOf(
@@ -231,7 +254,9 @@ export function argumentsOf(
     methodPreference: 'fewest losses at knots',
     hand: 'practised',
   };
-  const closing = { labour: '18', string: '9', leftOver: ['', ''], remarks: '' };
+  const closing = { labour: '18', string: '9', leftOver: ['', ''], remarks: '', goes: 'now' };
+  const payment = { amount: '18', way: 'cash', day: '2026-01-05', back: false, note: 'x' };
+  const item = { name: 'Hostile', kind: 'grip', unit: '6', tax: '20' };
   const table: Readonly<Record<string, unknown[]>> = {
     addClient: [id(), client],
     changeClient: [id(), version, client],
@@ -260,6 +285,22 @@ export function argumentsOf(
     withdraw: [number(), version + 9, { why: 'Hostile' }],
     takeUp: [number(), version + 9],
     correctRecord: [number(), FORGED, { text: 'Hostile' }],
+    findFrames: ['her'],
+    knownAtTheCounter: [id()],
+    keepInspection: [number(), version + 9, inspectionEntryOf(null)],
+    keepExtraWork: [number(), version + 9, { lines: [], how: '' }],
+    takePayment: [number(), FORGED, payment],
+    issueInvoice: [FORGED, [number()]],
+    creditInvoice: [FORGED, 999_999, { why: 'Hostile' }],
+    collect: [999_999],
+    writeToClient: [999_999, 'ready'],
+    withdrawLink: [999_999],
+    printLabel: [999_999, 'label'],
+    savePapers: [version + 9, papersEntryOf(NO_PAPERS)],
+    saveTemplates: [version + 9, USUAL_TEMPLATES],
+    addItem: [FORGED, item],
+    changeItem: [FORGED, version, item],
+    bringAgain: ['Hostile'],
   };
   // What is left removes a row or puts it back: only rows that are nobody's, so that the world stays.
   return table[action] ?? [FORGED];

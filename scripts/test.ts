@@ -11,6 +11,7 @@ import { testDatabase } from './databases';
 import { CHROMIUM, ensureChromium, freePort, HOUSE, ROOT } from './house';
 import { bringUpToDate } from './open';
 import { serverEnvironment } from './server';
+import { deskEnvironment } from './stand-in';
 
 const INTERFACE_REPORT = join(HOUSE, 'interface-tests.json');
 
@@ -129,6 +130,8 @@ async function interfaceTests(): Promise<Count> {
   const entrances = await bringUpToDate(url, fillWithDemo);
   const port = await freePort(3600);
   const headPort = await freePort(3700);
+  // Three that follow each other.
+  const deskPort = await freePort(3750);
   rmSync(INTERFACE_REPORT, { force: true });
   console.log('\n── interface tests');
   const ran = await run(bin('playwright'), ['test', ...process.argv.slice(2)], {
@@ -139,6 +142,8 @@ async function interfaceTests(): Promise<Count> {
     ORTHOTENS_BACKUPS: backupPlace(url).folder,
     ...(serverPrograms() && { ORTHOTENS_PROGRAMS: serverPrograms() }),
     ORTHOTENS_HEAD_PORT: String(headPort),
+    ORTHOTENS_DESK_PORT: String(deskPort),
+    ...deskEnvironment(deskPort),
     ORTHOTENS_CHROMIUM: CHROMIUM,
     PLAYWRIGHT_JSON_OUTPUT_FILE: INTERFACE_REPORT,
   });

@@ -4,7 +4,7 @@ import { Link } from '@/ui/link';
 import { Choice } from '@/ui/form/choice';
 import { TextField } from '@/ui/form/field';
 import { Picker } from '@/ui/form/picker';
-import { useFound } from '@/ui/form/use-found';
+import { useAnswer } from '@/ui/form/use-found';
 import { findFrames, type FoundRacket } from './actions';
 
 /** Which racket: one that is known, or a new one by its frame and mark. */
@@ -28,7 +28,9 @@ const NEW_RACKET = 'new';
 
 export function RacketFields({ workshopId, known, value, onChange, problems }: RacketFieldsProps) {
   const { racketId, frameId, frameLabel, mark } = value;
-  const frames = useFound(() => findFrames(workshopId, frameLabel), frameLabel, 120);
+  const frames = useAnswer(() => findFrames(workshopId, frameLabel), frameLabel, 120);
+  // What is in the library is not offered as new before the library has answered.
+  const waits = frames.to !== frameLabel && !frames.lost;
   const openNumber = known.find(({ id }) => id === racketId)?.openNumber;
   return (
     <>
@@ -66,11 +68,11 @@ export function RacketFields({ workshopId, known, value, onChange, problems }: R
           <Picker
             label="Frame"
             className="col-span-2 sm:col-span-1"
-            options={frames}
+            options={frames.found}
             text={frameLabel}
             onText={(text) => onChange({ frameLabel: text, frameId: '' })}
             onPick={({ id, text }) => onChange({ frameId: id, frameLabel: text })}
-            addText={(typed) => `Not in the library: ${typed}`}
+            addText={waits ? undefined : (typed) => `Not in the library: ${typed}`}
             onAdd={(typed) => onChange({ frameId: '', frameLabel: typed })}
             problem={problems.frameLabel}
             hint={

@@ -178,11 +178,7 @@ export function TakeInForm({ name, workshopId, initial, now }: TakeInFormProps) 
               Another racket of theirs
             </button>
             {more.length > 0 && (
-              <TickField
-                control={control}
-                name="alike"
-                label="All alike: what they ask for holds for each"
-              />
+              <TickField control={control} name="alike" label="All alike, one wish for all" />
             )}
           </p>
         )}

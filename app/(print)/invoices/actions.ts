@@ -5,6 +5,8 @@ import { action, rowId, ticketNumber } from '@/app/action';
 import { misread, refused, Undone, wholly } from '@/app/answers';
 import { wallTime } from '@/core/measure/promised-time';
 import { areBilledAlike, invoiceFor, type BilledJob } from '@/core/papers/invoice';
+import type { JobPrice } from '@/core/counter/price';
+import type { ListedTicket } from '@/db/tickets';
 import type { NotIssued } from '@/db/invoices';
 import type { FormAnswer } from '@/ui/form/result';
 import { creditSchema } from './invoice-entry';
@@ -26,10 +28,12 @@ export const issueInvoice = action(
   async ({ together, workshop, person }, id, numbers): Promise<FormAnswer> =>
     wholly(() =>
       together(async ({ tickets, clients, invoices }) => {
-        const found = await Promise.all(numbers.map((number) => tickets.get(number)));
-        const closed = found.flatMap((ticket) =>
-          ticket?.record?.price ? [{ ticket, price: ticket.record.price }] : [],
-        );
+        const closed: { ticket: ListedTicket; price: JobPrice }[] = [];
+        // One after the other: a transaction has one connection.
+        for (const number of numbers) {
+          const ticket = await tickets.get(number);
+          if (ticket?.record?.price) closed.push({ ticket, price: ticket.record.price });
+        }
         const [first, ...others] = closed;
         if (!first || closed.length < numbers.length)
           return refused(

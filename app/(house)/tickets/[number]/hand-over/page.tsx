@@ -1,11 +1,12 @@
 import { openFor } from '@/app/identity/at-work';
 import { METHOD_WORDS } from '@/core/terms/method';
+import { stopsTicket } from '@/core/counter/inspection';
 import { waitsForYes } from '@/core/counter/extra-work';
 import { moneyFigure, stringPrice } from '@/core/measure/money';
 import { formatStringLength, formatTicket, formatTicketConverted } from '@/core/measure/units';
 import { lengthWords } from '@/core/cut/wording';
 import { Fact, Facts } from '@/ui/facts';
-import { stationsOf } from '../stations';
+import { stationsOf, type Station } from '../stations';
 import { jobAt, openTicket, type OpenTicket } from '../ticket';
 import { Waits } from '../waits';
 import { closeJob } from './actions';
@@ -35,10 +36,10 @@ export default async function HandOverStation({
   const open = await openTicket((await params).number);
   const { ticket, setup, study, workshop } = open;
   const job = await jobAt(ticket.number);
-  // The bench view is a help, not a gate: a job may be strung without it.
-  const waiting = stationsOf(open).find(
-    ({ path, done }) => !done && path !== 'pull' && path !== 'hand-over',
-  );
+  // Inspection and the bench view are a help, not a gate: a job may be strung without them, unless a crack stops it.
+  const isGate = ({ path }: Station): boolean =>
+    path === 'inspect' ? stopsTicket(ticket.inspection) : path !== 'pull' && path !== 'hand-over';
+  const waiting = stationsOf(open).find((station) => !station.done && isGate(station));
   if (waiting || !setup || !study?.bed || !job)
     return (
       <Waits

@@ -1,0 +1,276 @@
+import { execFileSync } from 'node:child_process';
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { expect, test, type Page } from '@playwright/test';
+import sharp from 'sharp';
+import { awake, cutAndHandOver, fact, own, sentence, setUp, takeIn, ticketNumber } from './bench';
+import { strangerIn } from './people';
+
+const DESK = `http://127.0.0.1:${process.env.ORTHOTENS_DESK_PORT ?? '3750'}`;
+
+interface Mail {
+  readonly to: readonly string[];
+  readonly subject: string;
+  readonly text: string;
+}
+const mailTo = async (address: string): Promise<readonly Mail[]> =>
+  ((await (await fetch(`${DESK}/mail.json`)).json()) as Mail[]).filter(({ to }) =>
+    to.includes(address),
+  );
+
+/** A file that somebody chooses. */
+function fileOf(name: string, data: Buffer | string): string {
+  const path = join(mkdtempSync(join(tmpdir(), 'orthotens-')), name);
+  writeFileSync(path, data);
+  return path;
+}
+
+/** The words of a PDF, as any reader shows them; nothing where the machine has no reader. */
+async function wordsOfPdf(page: Page, path: string): Promise<string> {
+  const answer = await page.request.get(path);
+  expect([path, answer.status()]).toEqual([path, 200]);
+  expect(answer.headers()['content-type']).toBe('application/pdf');
+  const body = await answer.body();
+  expect(body.subarray(0, 5).toString()).toBe('%PDF-');
+  try {
+    return execFileSync('pdftotext', ['-layout', fileOf('paper.pdf', body), '-']).toString();
+  } catch {
+    return '';
+  }
+}
+
+test('three rackets of one client: inspected, photographed, strung, handed over with their papers, paid and found', async ({
+  page,
+  browser,
+}) => {
+  test.setTimeout(240_000);
+  page.setDefaultTimeout(20_000);
+  const client = own('Marta Želinková');
+  const address = `${client.split(' ').at(-1)}@court.example`;
+  await page.goto('/take-in');
+  await page.getByLabel('Client').fill(client);
+  await page.getByRole('option', { name: `New client: ${client}` }).click();
+  await page.getByLabel('How to reach them').fill(`555 0100, ${address}`);
+  for (const i of [0, 1, 2]) {
+    if (i > 0) await page.getByRole('button', { name: 'Another racket of theirs' }).click();
+    await page.getByLabel('Frame').nth(i).fill('Ostrevan Heron 100');
+    await page.getByRole('option', { name: 'Ostrevan Heron 100' }).first().click();
+    await page
+      .getByLabel('Serial or bench mark')
+      .nth(i)
+      .fill(`Z${i + 1}`);
+  }
+  await page.getByLabel('Promised').fill('+2d');
+  await page.getByLabel('What they ask for').fill('crisp, for clay');
+  await page.getByRole('button', { name: 'Take 3 rackets in' }).dblclick();
+  await page.waitForURL(/\/inspect$/);
+  const first = ticketNumber(page);
+  const numbers = [first, first + 1, first + 2];
+  await expect(page.getByText('Came together:')).toContainText(
+    `${first + 2} Ostrevan Heron 100, Z3`,
+  );
+
+  // With the racket in hand.
+  await page.getByRole('group', { name: 'Frame' }).getByText('dent').click();
+  await page.getByLabel('Where, and how large').fill('10 o’clock, shallow');
+  await page.getByRole('radiogroup', { name: 'Bumper' }).getByText('worn').click();
+  const grommet = page.getByRole('button', { name: /^5H left:/ });
+  await grommet.focus();
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('Enter');
+  await expect(grommet).toHaveAccessibleName('5H left: sunken');
+  const photo = await sharp({
+    create: { width: 900, height: 600, channels: 3, background: '#8a5' },
+  })
+    .withExif({ IFD3: { GPSLatitude: '38/1 42/1 0/1', GPSLatitudeRef: 'N' } })
+    .jpeg()
+    .toBuffer();
+  await page.getByLabel('What the next one shows').fill('The dent');
+  await page
+    .getByLabel('Photographs from files')
+    .setInputFiles([fileOf('dent.jpg', photo), fileOf('notes.jpg', 'a text')]);
+  await expect(sentence(page, 'notes.jpg: That is no photograph')).toBeVisible();
+  const picture = page.getByRole('img', { name: 'The dent' });
+  await expect(picture).toBeVisible();
+  const kept = await page.request.get((await picture.getAttribute('src'))?.split('?')[0] ?? '');
+  expect((await sharp(await kept.body()).metadata()).exif).toBeUndefined();
+  await page.getByRole('button', { name: 'Keep it, and go to the frame' }).click();
+  await page.waitForURL(/\/frame$/);
+  await page.goto(`/tickets/${first}/inspect`);
+  await expect(page.getByText('sunken at 5H left')).toBeVisible();
+
+  // Extra work, agreed before it starts.
+  await page.getByRole('button', { name: /^Over-grip, fitted/ }).click();
+  await page.getByLabel('How many').fill('2');
+  await page.getByRole('button', { name: 'Keep the extra work' }).click();
+  await expect(page.getByText('Nothing is changed yet.')).toBeVisible();
+  await page.goto(`/tickets/${first}/setup`);
+  await awake(page);
+  await setUp(page, 'Threllan Lull', '24/23');
+  await page.goto(`/tickets/${first}/cut`);
+  await page.getByRole('button', { name: 'Save and go to the bench' }).click();
+  await page.getByRole('link', { name: 'To the hand-over' }).click();
+  await expect(page.getByText('2 × Over-grip, fitted')).toBeVisible();
+  await page.getByRole('button', { name: 'Hand over and close the job' }).click();
+  await expect(sentence(page, 'The extra work on it is not agreed yet')).toBeVisible();
+  await page.goto(`/tickets/${first}/inspect`);
+  await page.getByLabel('How they said yes').fill('at the counter');
+  await page.getByRole('button', { name: 'Keep the extra work' }).click();
+  await expect(page.getByText('Nothing is changed yet.')).toBeVisible();
+
+  // They may be written to.
+  await page.goto(`/tickets/${first}/setup`);
+  await page.getByRole('link', { name: client }).click();
+  await page.getByRole('radio', { name: 'they may be written to' }).click();
+  await page.getByRole('button', { name: 'Save the client' }).click();
+  await expect(page.getByText('The client is saved.')).toBeVisible();
+
+  await page.goto(`/tickets/${first}/hand-over`);
+  await page.getByRole('radio', { name: 'waits to be collected' }).click();
+  // 16.00 labour, 16.90 string or what it costs, and 2 × 3.50.
+  await page.getByRole('button', { name: 'Hand over and close the job' }).click();
+  await page.waitForURL(/\/jobs\/\d+$/);
+  await expect(fact(page, 'Seen when it came in')).toContainText('dent: 10 o’clock, shallow');
+  await expect(fact(page, 'Price')).toContainText('Over-grip, fitted €7.00');
+  for (const number of numbers.slice(1)) {
+    await page.goto(`/tickets/${number}/setup`);
+    await awake(page);
+    await setUp(page, 'Threllan Lull', '24/23');
+    await cutAndHandOver(page);
+  }
+
+  // Written to once, and the racket waits.
+  await expect
+    .poll(async () => (await mailTo(address)).map(({ subject }) => subject))
+    .toEqual(['Your racket is strung']);
+  const [ready] = await mailTo(address);
+  expect(ready?.text).toContain(`Dear ${client},`);
+  const link = /http\S+\/c\/[\w-]{22}/.exec(ready?.text ?? '')?.[0] ?? '';
+  await page.goto(`/jobs/${first}`);
+  await page.getByRole('button', { name: 'Write that it is ready' }).click();
+  await expect(page.getByText('This was written to them already')).toBeVisible();
+
+  // Papers.
+  const slip = await wordsOfPdf(page, `/papers/${first}/slip/pdf`);
+  const label = await wordsOfPdf(page, `/papers/${first}/label/pdf`);
+  if (slip) {
+    expect(slip).toContain('24/23');
+    expect(slip).toContain('Threllan Lull');
+    expect(slip).toContain('Judge it after an hour');
+    expect(label).toContain(String(first));
+  }
+  await page.goto(`/papers/${first}/label`);
+  await page.getByRole('button', { name: 'To the label printer' }).click();
+  await expect(page.getByText('The label is printed.')).toBeVisible();
+
+  // One invoice for all three, pressed twice.
+  await page.goto(`/jobs/${first}`);
+  await page.getByRole('button', { name: /^One invoice for jobs/ }).dblclick();
+  await page.waitForURL(/\/invoices\/\d+$/);
+  const invoice = page.url();
+  const number = Number(invoice.split('/').at(-1));
+  await expect(page.getByRole('heading', { name: `Invoice ${number}` })).toBeVisible();
+  await expect(page.getByRole('row').filter({ hasText: 'Over-grip, fitted' })).toContainText(
+    '€7.00',
+  );
+  const text = await wordsOfPdf(page, `/invoices/${number}/pdf`);
+  if (text) expect(text).toContain('Želinková');
+  const xml = await (await page.request.get(`/invoices/${number}/xml`)).text();
+  expect(xml).toContain(`<cbc:ID>${number}</cbc:ID>`);
+
+  // Paid in part, then all of it; a receipt each.
+  await page.goto(`/jobs/${first}`);
+  await expect(page.getByRole('region', { name: 'Payment' })).toContainText('to pay');
+  await page.getByLabel('Amount (EUR)').fill('10.005');
+  await page.getByRole('button', { name: 'Mark it as paid' }).click();
+  await expect(sentence(page, 'EUR is written with 2 decimals at most')).toBeVisible();
+  await page.getByLabel('Amount (EUR)').fill('10');
+  await page.getByRole('button', { name: 'Mark it as paid' }).dblclick();
+  await expect(page.getByText('part paid')).toBeVisible();
+  await page.getByText('Take a payment').click();
+  await page.getByRole('radio', { name: 'card' }).click();
+  await page.getByRole('button', { name: 'Mark it as paid' }).click();
+  await expect(page.getByText('paid', { exact: true })).toBeVisible();
+  await expect
+    .poll(
+      async () => (await mailTo(address)).filter(({ subject }) => subject === 'Thank you').length,
+    )
+    .toBe(2);
+  await page.getByRole('button', { name: 'Collected' }).click();
+  await expect(page.getByText('It waits to be collected.')).toHaveCount(0);
+  await page.goto('/money');
+  await expect(page.getByRole('region', { name: 'The close' })).toContainText('card');
+  await expect(page.getByRole('row').filter({ hasText: client }).first()).toBeVisible();
+
+  // Taken back by a credit note.
+  await page.goto(invoice);
+  await page.getByText('Take this invoice back').click();
+  await page.getByLabel('Why').fill('on the club instead');
+  await page.getByRole('button', { name: 'Issue the credit note' }).click();
+  await expect(page.getByRole('heading', { name: /^Credit note/ })).toBeVisible();
+  await expect(page.getByText(`invoice ${number}`)).toBeVisible();
+
+  // The client's own page, without sign-in, and the way out.
+  const theirs = await strangerIn(browser);
+  await theirs.goto(link);
+  await expect(theirs.getByRole('heading', { name: 'Ostrevan Heron 100, Z1' })).toBeVisible();
+  await expect(theirs.getByText('24/23 kg')).toBeVisible();
+  await theirs.getByLabel('A word to the workshop').fill('before the league');
+  await theirs.getByRole('button', { name: 'Bring it again' }).click();
+  await expect(theirs.getByText('The workshop sees it at the counter.')).toBeVisible();
+  await page.goto('/');
+  await expect(page.getByRole('region', { name: 'Want to bring it again' })).toContainText(
+    'before the league',
+  );
+  await theirs.goto(`${link}/no-more`);
+  await theirs.getByRole('button', { name: 'No more messages' }).click();
+  await expect(theirs.getByText('No more messages come from this workshop.')).toBeVisible();
+  await page.goto(`/jobs/${first}`);
+  await expect(page.getByText('does not want')).toBeVisible();
+  await page.getByRole('button', { name: 'Withdraw its address' }).click();
+  await expect(page.getByRole('link', { name: 'The client’s page' })).toHaveCount(0);
+  expect((await theirs.goto(link))?.status()).toBe(404);
+
+  // Found again: three letters and Enter lead to the client's last job.
+  await page.goto('/');
+  await awake(page);
+  await page.keyboard.press('Control+k');
+  const tail = client.split(' ').at(-1) ?? '';
+  await page.keyboard.type(`${tail} clay`);
+  await page.keyboard.press('Enter');
+  await page.waitForURL(`/jobs/${first + 2}`);
+  await page.goto(`/jobs?find=${encodeURIComponent(`zelinkova ${tail}`)}&order=number&down=no`);
+  await expect(page.getByRole('status').filter({ hasText: '1 to 3 of 3' })).toBeVisible();
+  await page.getByRole('link', { name: 'Price' }).click();
+  await expect(page.getByRole('columnheader', { name: /^Price/ })).toHaveAttribute(
+    'aria-sort',
+    'descending',
+  );
+  const table = await page.request.get(`/jobs/table?find=${encodeURIComponent(tail)}`);
+  expect((await table.text()).trim().split('\r\n')).toHaveLength(4);
+});
+
+test('a crack stops the ticket, until its owner has written or it is handed back with its paper', async ({
+  page,
+}) => {
+  const { number } = await takeIn(page, 'Ostrevan Heron 100', true);
+  await page.goto(`/tickets/${number}/inspect`);
+  await page.getByRole('group', { name: 'Frame' }).getByText('crack').click();
+  await page.getByLabel('Where, and how large').fill('at the throat');
+  await page.getByRole('button', { name: 'Keep what was seen' }).click();
+  await expect(
+    page.getByRole('alert').filter({ hasText: 'so this ticket stops here' }),
+  ).toBeVisible();
+  await expect(page.getByText('Setup waits for its owner’s word')).toBeAttached();
+  await page.goto(`/tickets/${number}/hand-over`);
+  await expect(page.getByText('This station waits for')).toBeVisible();
+  const paper = await wordsOfPdf(page, `/papers/${number}/unstrung/pdf`);
+  if (paper) expect(paper).toContain('crack: at the throat');
+  await page.goto(`/tickets/${number}/inspect`);
+  await page.getByLabel('Its owner’s written word').fill('I know, one last match.');
+  await page.getByRole('button', { name: 'Keep what was seen' }).click();
+  await page.waitForURL(/\/frame$/);
+  await page.goto(`/tickets/${number}/inspect`);
+  await expect(page.getByText('“I know, one last match.”')).toBeVisible();
+});
