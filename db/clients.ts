@@ -28,7 +28,7 @@ export function clientsOf(db: Connection, workshopId: string) {
   const one = (id: string) => and(mine, eq(clients.id, id));
 
   return {
-    find: (text: string, limit = 200): Promise<Client[]> =>
+    find: (text: string, limit = 200, offset = 0): Promise<Client[]> =>
       db
         .select()
         .from(clients)
@@ -42,8 +42,10 @@ export function clientsOf(db: Connection, workshopId: string) {
         .orderBy(
           sql`case when ${clients.name} ilike ${containing(text).slice(1)} then 0 else 1 end`,
           asc(clients.name),
+          asc(clients.id),
         )
-        .limit(limit),
+        .limit(limit)
+        .offset(offset),
 
     /** The same, and after them those whose names are near to what was typed: a slip, another spelling. */
     async findNear(text: string, limit: number): Promise<Client[]> {
@@ -61,6 +63,14 @@ export function clientsOf(db: Connection, workshopId: string) {
         limit,
       );
     },
+
+    /** Every client, by name. */
+    all: (): Promise<Client[]> =>
+      db
+        .select()
+        .from(clients)
+        .where(and(mine, isNull(clients.removedAt)))
+        .orderBy(asc(clients.name), asc(clients.id)),
 
     async get(id: string): Promise<Client | undefined> {
       const [row] = await db.select().from(clients).where(one(id));

@@ -17,13 +17,22 @@ export function framesOf(db: Connection, workshopId: string) {
   const one = (id: string) => and(mine, eq(frames.id, id));
 
   return {
-    find: (text: string, limit = 200): Promise<Frame[]> =>
+    find: (text: string, limit = 200, offset = 0): Promise<Frame[]> =>
       db
         .select()
         .from(frames)
         .where(and(mine, isNull(frames.removedAt), ilike(frames.name, containing(text))))
-        .orderBy(asc(frames.name))
-        .limit(limit),
+        .orderBy(asc(frames.name), asc(frames.id))
+        .limit(limit)
+        .offset(offset),
+
+    /** The whole library. */
+    all: (): Promise<Frame[]> =>
+      db
+        .select()
+        .from(frames)
+        .where(and(mine, isNull(frames.removedAt)))
+        .orderBy(asc(frames.name), asc(frames.id)),
 
     async get(id: string): Promise<Frame | undefined> {
       const [row] = await db.select().from(frames).where(one(id));

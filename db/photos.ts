@@ -1,4 +1,4 @@
-import { and, asc, count, eq, isNull } from 'drizzle-orm';
+import { and, asc, count, desc, eq, isNull, sql } from 'drizzle-orm';
 import type { Connection } from './connection';
 import { photos } from './papers-schema';
 
@@ -31,6 +31,20 @@ export function photosOf(db: Connection, workshopId: string) {
         .from(photos)
         .where(and(there, eq(photos.ticketId, ticketId)))
         .orderBy(asc(photos.at), asc(photos.id)),
+
+    /** Of all tickets of a racket, the latest first. */
+    ofRacket: (racketId: string): Promise<Photo[]> =>
+      db
+        .select(listed)
+        .from(photos)
+        .where(
+          and(
+            there,
+            sql`${photos.ticketId} in (select id from tickets where racket_id = ${racketId})`,
+          ),
+        )
+        .orderBy(desc(photos.at))
+        .limit(24),
 
     async count(ticketId: string): Promise<number> {
       const [row] = await db

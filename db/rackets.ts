@@ -38,7 +38,7 @@ export function racketsOf(db: Connection, workshopId: string) {
   });
 
   return {
-    async find(text: string, limit = 300): Promise<KnownRacket[]> {
+    async find(text: string, limit = 300, offset = 0): Promise<KnownRacket[]> {
       const rows = await known()
         .where(
           and(
@@ -52,8 +52,9 @@ export function racketsOf(db: Connection, workshopId: string) {
             ),
           ),
         )
-        .orderBy(asc(clients.name), asc(rackets.mark))
-        .limit(limit);
+        .orderBy(asc(clients.name), asc(rackets.mark), asc(rackets.id))
+        .limit(limit)
+        .offset(offset);
       return rows.map(flat);
     },
 
@@ -87,6 +88,15 @@ export function racketsOf(db: Connection, workshopId: string) {
         .set({ ...facts, version: version + 1 })
         .where(and(one(id), eq(rackets.version, version), isNull(rackets.removedAt)));
       return rowCount ? 'saved' : missed(await this.get(id), facts);
+    },
+
+    /** It is somebody else's from here on; refused where it is not the first one's any more. */
+    async give(id: string, from: string, to: string): Promise<boolean> {
+      const { rowCount } = await db
+        .update(rackets)
+        .set({ clientId: to, clientBeforeMerge: null, version: sql`${rackets.version} + 1` })
+        .where(and(one(id), eq(rackets.clientId, from), isNull(rackets.removedAt)));
+      return (rowCount ?? 0) > 0;
     },
 
     /** Keeps what was said of it at Setup. It is no edit of the racket, so no open form on it is late. */

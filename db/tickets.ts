@@ -265,11 +265,12 @@ export function ticketsOf(db: Connection, workshopId: string) {
     },
 
     /** Tickets that were withdrawn, the latest first. */
-    async withdrawn(limit = 100): Promise<ListedTicket[]> {
+    async withdrawn(limit = 100, offset = 0): Promise<ListedTicket[]> {
       const rows = await listed()
         .where(and(mine, isNotNull(tickets.withdrawnAt)))
-        .orderBy(desc(tickets.withdrawnAt))
-        .limit(limit);
+        .orderBy(desc(tickets.withdrawnAt), desc(tickets.number))
+        .limit(limit)
+        .offset(offset);
       return rows.map(flat);
     },
 

@@ -2,15 +2,20 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { frameJsonSchema } from '@/formats/frame-document';
+import { jobJsonSchema } from '@/formats/job-document';
 import { format } from 'prettier';
 import { ROOT } from './house';
 import { withPolicy } from './policy-table';
 import { withRules } from './rules-table';
 
-writeFileSync(
-  join(ROOT, 'docs/formats/frame.schema.json'),
-  await format(JSON.stringify(frameJsonSchema()), { parser: 'json', printWidth: 100 }),
-);
+for (const [name, schema] of [
+  ['frame', frameJsonSchema()],
+  ['job', jobJsonSchema()],
+] as const)
+  writeFileSync(
+    join(ROOT, `docs/formats/${name}.schema.json`),
+    await format(JSON.stringify(schema), { parser: 'json', printWidth: 100 }),
+  );
 
 for (const [name, written] of [
   ['method.md', withRules],

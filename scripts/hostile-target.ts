@@ -1,7 +1,7 @@
 /** A running server with rows to be hostile to. */
 import { randomUUID } from 'node:crypto';
 import { join } from 'node:path';
-import { and, eq, isNotNull, sql } from 'drizzle-orm';
+import { and, eq, getTableColumns, isNotNull, sql } from 'drizzle-orm';
 import { openDatabase, type Database } from '@/db/connection';
 import { people } from '@/db/doors-schema';
 import { clients, frames, machines, members, rackets, strings, tickets } from '@/db/schema';
@@ -60,8 +60,12 @@ async function rowsOf(db: Database): Promise<Rows> {
 /** Copies of the rows behind a ticket that is ready for the bench, and of the ticket. */
 async function ownRows(db: Database, workshopId: string): Promise<Rows> {
   const records = recordsOf(db, workshopId);
+  // What the database works out by itself cannot be written.
+  const columns = Object.fromEntries(
+    Object.entries(getTableColumns(tickets)).filter(([, { generated }]) => !generated),
+  ) as ReturnType<typeof getTableColumns<typeof tickets>>;
   const [ready] = await db
-    .select()
+    .select(columns)
     .from(tickets)
     .where(and(isNotNull(tickets.crossStart), eq(tickets.workshopId, workshopId)))
     .limit(1);

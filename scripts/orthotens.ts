@@ -1,6 +1,7 @@
 /**
  * Study and plan a frame without the interface and without a database:
  *   npm run -s orthotens -- study FRAME.json [--json]
+ *   npm run -s orthotens -- job JOB.json [--json]
  *   npm run -s orthotens -- plan FRAME.json --method two-piece [--short-side left] [--tension 24/23] [--json]
  */
 import { readFileSync } from 'node:fs';
@@ -12,17 +13,18 @@ import { familySchema } from '@/core/terms/family';
 import { parseGauge } from '@/core/measure/gauge';
 import { parseTicketTension } from '@/core/measure/parsing';
 import { USUAL_PULL_N } from '@/core/measure/pull-limits';
-import type { TicketTension } from '@/core/measure/units';
+import { formatMetres, type TicketTension } from '@/core/measure/units';
 import { success } from '@/core/terms/result';
 import { METHODS, methodSchema } from '@/core/terms/method';
 import { usualChoice } from '@/core/cut/methods';
 import { sideSchema } from '@/core/terms/ends';
 import type { Sport } from '@/core/terms/sport';
 import { readFrameFile } from '@/formats/frame-file';
+import { jobReport, planAnew, readJobDocument } from '@/formats/job-document';
 import { planData, planText, studyData, studyText, type PlanQuestion } from '@/formats/plan-report';
 
 const USAGE =
-  'Say study FRAME.json or plan FRAME.json --method two-piece [--short-side left] [--cross-start left] [--family monofilament] [--gauge 1.25] [--tension 24/23], with --json for programs; - reads from the standard input.';
+  'Say study FRAME.json, job JOB.json or plan FRAME.json --method two-piece [--short-side left] [--cross-start left] [--family monofilament] [--gauge 1.25] [--tension 24/23], with --json for programs; - reads from the standard input.';
 
 /** One sentence, and the exit code for bad input. */
 function refuse(sentence: string): never {
@@ -73,7 +75,8 @@ function textOf(file: string): string {
 
 const { positionals, values } = commandLine();
 const [command, file, ...more] = positionals;
-if ((command !== 'study' && command !== 'plan') || !file || more.length > 0) refuse(USAGE);
+if (!command || !['study', 'plan', 'job'].includes(command) || !file || more.length > 0)
+  refuse(USAGE);
 const options = optionsSchema.safeParse(values);
 if (!options.success) {
   const [issue] = options.error.issues;
@@ -81,6 +84,25 @@ if (!options.success) {
     `--${String(issue?.path[0])} cannot be “${String(values[issue?.path[0] as 'method'])}”: ${issue?.path[0] === 'method' ? `it is one of ${METHODS.join(', ')}` : issue?.message}.`,
   );
 }
+const print = (data: unknown) => console.log(JSON.stringify(data, null, 2));
+
+if (command === 'job') {
+  const document = readJobDocument(textOf(file));
+  if (!document.ok) refuse(`${file}: ${document.problem}`);
+  const job = planAnew(document.value);
+  if (!job.ok) refuse(`${file}: ${job.problem}`);
+  const report = jobReport(document.value, job.value);
+  if (options.data.json) print(report);
+  else
+    console.log(
+      [
+        `Job ${report.number}, ${report.client}, ${report.racket.frameName}: ${report.ticket}`,
+        ...report.pieces.map(({ name, cutMm }) => `${name} ${formatMetres(cutMm)}`),
+      ].join('\n'),
+    );
+  process.exit(0);
+}
+
 const entries = readFrameFile(textOf(file));
 const [entry] = entries;
 if (!entry || entries.length > 1)
@@ -94,7 +116,6 @@ const study = studyFrame(frame.spec);
 const { bed } = study;
 if (!bed) refuse(study.problems[0]?.problem ?? 'This frame makes no bed.');
 
-const print = (data: unknown) => console.log(JSON.stringify(data, null, 2));
 const { json, method, gauge, family, tension } = options.data;
 
 if (command === 'study') {

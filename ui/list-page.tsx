@@ -39,6 +39,41 @@ export function ListPage({ title, search, searchLabel, add, children }: ListPage
   );
 }
 
+interface PagesProps {
+  /** The list, with what is looked for in it. */
+  readonly path: string;
+  readonly find?: string;
+  readonly page: number;
+  readonly more: boolean;
+}
+
+/** The way on through a list that is longer than its page. */
+export function Pages({ path, find = '', page, more }: PagesProps) {
+  if (page === 1 && !more) return null;
+  const address = (to: number) => {
+    const query = new URLSearchParams({
+      ...(find && { find }),
+      ...(to > 1 && { page: String(to) }),
+    });
+    return query.size > 0 ? `${path}?${query.toString()}` : path;
+  };
+  return (
+    <nav aria-label="Pages" className="no-print mt-4 flex items-baseline gap-6">
+      {page > 1 && (
+        <Link href={address(page - 1)} className="underline">
+          Before
+        </Link>
+      )}
+      <span className="label">page {page}</span>
+      {more && (
+        <Link href={address(page + 1)} className="underline">
+          More
+        </Link>
+      )}
+    </nav>
+  );
+}
+
 interface TableProps {
   readonly head: readonly string[];
   readonly empty: string;

@@ -53,10 +53,15 @@ export default async function TodayPage() {
       <div className="mb-6 flex flex-wrap items-end gap-x-8 gap-y-3">
         <div className="grow">
           <h1 className="figure text-4xl">Today</h1>
-          <p className="text-soft">
+          <p className="text-soft flex flex-wrap gap-x-5">
             {open.length === 0
               ? 'Nothing is open.'
               : `${open.length} open, ${today} promised for today${late ? `, ${late} late` : ''}`}
+            {open.length > 0 && (
+              <a href="/calendar" download className="no-print underline">
+                as a calendar
+              </a>
+            )}
           </p>
         </div>
         {may(role, 'take in') && (

@@ -1,13 +1,16 @@
 import { openFor } from '@/app/identity/at-work';
 import type { Metadata } from 'next';
-import { searchText } from '@/app/search-text';
-import { ListPage, RowLink, Table } from '@/ui/list-page';
+import { onePage, pageNumber, searchText, span } from '@/app/search-text';
+import { may } from '@/core/house/policy';
+import { ListPage, Pages, RowLink, Table } from '@/ui/list-page';
 
 export const metadata: Metadata = { title: 'Clients' };
 
 export default async function ClientsPage({ searchParams }: PageProps<'/clients'>) {
-  const find = searchText(await searchParams);
-  const { clients } = await openFor('see clients');
+  const asked = await searchParams;
+  const [find, page] = [searchText(asked), pageNumber(asked)];
+  const { clients, role } = await openFor('see clients');
+  const { rows, more } = onePage(await clients.find(find, ...span(page)));
   return (
     <ListPage
       title="Clients"
@@ -15,6 +18,16 @@ export default async function ClientsPage({ searchParams }: PageProps<'/clients'
       searchLabel="Find by name or contact"
       add={{ href: '/clients/new', text: 'Add a client' }}
     >
+      {may(role, 'take records out') && (
+        <p className="no-print mb-4 flex gap-6">
+          <a href="/clients/table" download className="underline">
+            Save all as a table
+          </a>
+          <a href="/clients/cards" download className="underline">
+            As cards for an address book
+          </a>
+        </p>
+      )}
       <Table
         head={['Client', 'How to reach them', 'Notes']}
         empty={
@@ -22,7 +35,7 @@ export default async function ClientsPage({ searchParams }: PageProps<'/clients'
             ? `Nobody goes by “${find}”.`
             : 'No clients yet. They are added as their rackets come in.'
         }
-        rows={(await clients.find(find)).map(({ id, name, contact, notes }) => ({
+        rows={rows.map(({ id, name, contact, notes }) => ({
           key: id,
           cells: [
             <RowLink key="link" href={`/clients/${id}`}>
@@ -35,6 +48,7 @@ export default async function ClientsPage({ searchParams }: PageProps<'/clients'
           ],
         }))}
       />
+      <Pages path="/clients" find={find} page={page} more={more} />
     </ListPage>
   );
 }

@@ -4,19 +4,19 @@ import { Link } from '@/ui/link';
 import { may } from '@/core/house/policy';
 import { SPORTS } from '@/core/terms/sport';
 import { formatHeadDimension } from '@/core/measure/units';
-import { ListPage, RowLink, Table } from '@/ui/list-page';
-import { searchText } from '@/app/search-text';
+import { ListPage, Pages, RowLink, Table } from '@/ui/list-page';
+import { onePage, pageNumber, searchText, span } from '@/app/search-text';
 
 export const metadata: Metadata = { title: 'Frames' };
 
 export default async function FramesPage({ searchParams }: PageProps<'/frames'>) {
-  const find = searchText(await searchParams);
+  const asked = await searchParams;
+  const [find, page] = [searchText(asked), pageNumber(asked)];
   const { workshop, frames, role } = await openFor('see frames');
   const mayChange = may(role, 'change frames');
   const size = (mm: number) => formatHeadDimension(mm, workshop.lengthSystem);
-  const rows = (await frames.find(find)).toSorted(
-    (a, b) => SPORTS.indexOf(a.sport) - SPORTS.indexOf(b.sport),
-  );
+  const { rows: found, more } = onePage(await frames.find(find, ...span(page)));
+  const rows = found.toSorted((a, b) => SPORTS.indexOf(a.sport) - SPORTS.indexOf(b.sport));
   return (
     <ListPage
       title="Frames"
@@ -57,6 +57,7 @@ export default async function FramesPage({ searchParams }: PageProps<'/frames'>)
           ],
         }))}
       />
+      <Pages path="/frames" find={find} page={page} more={more} />
     </ListPage>
   );
 }

@@ -19,6 +19,21 @@ export const changeRacket = action(
   },
 );
 
+/** The racket was sold or handed down. Whoever had the address of its page does not see its new owner's. */
+export const giveRacket = action(
+  'change clients',
+  said,
+  [rowId, rowId, rowId],
+  async ({ together }, racketId, from, to) =>
+    together(async ({ rackets, clients, clientLinks }) => {
+      const next = await clients.get(to);
+      if (!next || next.removedAt) return 'This client was removed meanwhile. Nothing was changed.';
+      if (!(await rackets.give(racketId, from, to)))
+        return 'This racket has changed hands already. Reload to see whose it is.';
+      await clientLinks.withdraw(racketId);
+    }),
+);
+
 export const removeRacket = action(
   'change clients',
   said,

@@ -1,19 +1,29 @@
 import { openFor } from '@/app/identity/at-work';
 import type { Metadata } from 'next';
-import { searchText } from '@/app/search-text';
-import { ListPage, RowLink, Table } from '@/ui/list-page';
+import { onePage, pageNumber, searchText, span } from '@/app/search-text';
+import { may } from '@/core/house/policy';
+import { ListPage, Pages, RowLink, Table } from '@/ui/list-page';
 
 export const metadata: Metadata = { title: 'Rackets' };
 
 export default async function RacketsPage({ searchParams }: PageProps<'/rackets'>) {
-  const find = searchText(await searchParams);
-  const { rackets } = await openFor('see clients');
+  const asked = await searchParams;
+  const [find, page] = [searchText(asked), pageNumber(asked)];
+  const { rackets, role } = await openFor('see clients');
+  const { rows, more } = onePage(await rackets.find(find, ...span(page)));
   return (
     <ListPage title="Rackets" search={find} searchLabel="Find by client, frame or mark">
+      {may(role, 'take records out') && (
+        <p className="no-print mb-4">
+          <a href="/rackets/table" download className="underline">
+            Save all as a table
+          </a>
+        </p>
+      )}
       <Table
         head={['Client', 'Racket', 'Mark', 'Notes']}
         empty={find ? `No racket goes by “${find}”.` : 'No rackets yet. They come in by ticket.'}
-        rows={(await rackets.find(find)).map((racket) => ({
+        rows={rows.map((racket) => ({
           key: racket.id,
           cells: [
             racket.clientName,
@@ -27,6 +37,7 @@ export default async function RacketsPage({ searchParams }: PageProps<'/rackets'
           ],
         }))}
       />
+      <Pages path="/rackets" find={find} page={page} more={more} />
     </ListPage>
   );
 }

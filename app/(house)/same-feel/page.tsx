@@ -69,7 +69,7 @@ export default async function SameFeelPage({ searchParams }: PageProps<'/same-fe
         The tension that gives another frame a bed as stiff as the one they like.
       </p>
       <FeelForm
-        frames={(await frames.find('', 1000)).map(({ id, name, spec }) => ({ id, name, spec }))}
+        frames={(await frames.all()).map(({ id, name, spec }) => ({ id, name, spec }))}
         from={from}
         unit={unit}
         lockOut={{ share: house.lockOutShare, measured: house.lockOutMeasured }}

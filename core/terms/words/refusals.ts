@@ -25,6 +25,10 @@ export const REFUSAL_WORDS = {
   'amount.unread': 'Write an amount such as 18 or 18.50.',
   'amount.whole': '{currency} has no smaller coin: write a whole amount such as 1800.',
   'amount.decimals': '{currency} is written with {places} decimals at most: 18.50.',
+  'job.too long': 'That is too long for one job.',
+  'job.no json': 'That is no JSON: give the document of a job as it was saved.',
+  'job.wrong': 'That is no document of a job: at {where}, {why}.',
+  'job.no bed': 'Its frame makes no bed any more: {why}',
   'photo.too large':
     'A photograph is at most 12 MB and 80 million pixels: take it anew with a smaller setting.',
   'photo.no picture': 'That is no photograph that can be opened: choose a JPEG, PNG, WebP or HEIF.',

@@ -4,6 +4,13 @@ import { Link } from '@/ui/link';
 import { notFound } from 'next/navigation';
 import { cache } from 'react';
 import { routeId } from '@/app/route-id';
+import { jobRow } from '@/app/(house)/jobs/job-row';
+import { SILENT, talkWords } from '@/core/advice/talk';
+import { formatMoney } from '@/core/measure/money';
+import { formatDay, wallTime } from '@/core/measure/promised-time';
+import { Fact, Facts } from '@/ui/facts';
+import { HistoryChart } from '@/ui/history-chart';
+import { TicketFigure } from '@/ui/ticket-figure';
 import { RowLink, Table } from '@/ui/list-page';
 import { RemoveButton } from '@/ui/remove-button';
 import { RemovedNotice } from '@/ui/removed-notice';
@@ -19,6 +26,15 @@ import { clientEntryOf } from '../client-entry';
 import { ClientForm } from '../client-form';
 import { MergeClient } from '../merge-client';
 
+/** Of the latest jobs; the list of jobs has all of them. */
+const DONE = 40;
+
+const CONSENT = {
+  unasked: 'not asked yet',
+  yes: 'may be written to',
+  no: 'does not want any',
+} as const;
+
 /** Asked once for the title and the page. */
 const clientAt = cache(async (id: string) => {
   const open = await openFor('see clients');
@@ -32,8 +48,10 @@ export async function generateMetadata({ params }: PageProps<'/clients/[id]'>): 
 
 export default async function ClientPage({ params }: PageProps<'/clients/[id]'>) {
   const id = routeId((await params).id);
-  const { workshop, rackets, client } = await clientAt(id);
+  const { workshop, rackets, client, jobs, payments } = await clientAt(id);
   if (!client) notFound();
+  const [done, owed] = await Promise.all([jobs.ofClient(id, DONE), payments.owedBy(id)]);
+  const money = (minor: number) => formatMoney(minor, workshop.currency, workshop.locale);
   return (
     <main className="grid gap-10 px-6 py-6 lg:grid-cols-2">
       <div>
@@ -69,26 +87,93 @@ export default async function ClientPage({ params }: PageProps<'/clients/[id]'>)
           </p>
         )}
       </div>
-      <section>
-        <div className="flex items-baseline justify-between">
-          <h2 className="figure mb-2 text-2xl">Rackets</h2>
-          <Link href={`/take-in?client=${id}`} className="underline">
-            Take one in
-          </Link>
+      <section className="flex flex-col gap-8">
+        <div>
+          <div className="flex items-baseline justify-between">
+            <h2 className="figure mb-2 text-2xl">Rackets</h2>
+            <Link href={`/take-in?client=${id}`} className="underline">
+              Take one in
+            </Link>
+          </div>
+          <Table
+            head={['Racket', 'Mark']}
+            empty="No racket yet."
+            rows={(await rackets.ofClient(id)).map((racket) => ({
+              key: racket.id,
+              cells: [
+                <RowLink key="link" href={`/rackets/${racket.id}`}>
+                  {racket.frameName}
+                </RowLink>,
+                racket.mark || '–',
+              ],
+            }))}
+          />
         </div>
-        <Table
-          head={['Racket', 'Mark']}
-          empty="No racket yet."
-          rows={(await rackets.ofClient(id)).map((racket) => ({
-            key: racket.id,
-            cells: [
-              <RowLink key="link" href={`/rackets/${racket.id}`}>
-                {racket.frameName}
-              </RowLink>,
-              racket.mark || '–',
-            ],
-          }))}
-        />
+        {owed.length > 0 && (
+          <div>
+            <h2 className="figure mb-1 text-2xl">Still owed</h2>
+            <p className="figure text-3xl">
+              {money(owed.reduce((sum, job) => sum + job.toPayMinor - job.paidMinor, 0))}
+            </p>
+            <p className="label">
+              {owed.map(({ number, toPayMinor, paidMinor }) => (
+                <Link key={number} href={`/jobs/${number}`} className="mr-4 underline">
+                  job {number}, {money(toPayMinor - paidMinor)}
+                </Link>
+              ))}
+            </p>
+          </div>
+        )}
+        <Facts>
+          <Fact
+            name="Messages"
+            note={
+              client.mayWriteSince
+                ? `since ${formatDay(wallTime(client.mayWriteSince, workshop.timeZone))}`
+                : undefined
+            }
+          >
+            {CONSENT[client.mayWrite]}
+          </Fact>
+          <Fact name="The talk">
+            {talkWords({ ...(client.talk ?? SILENT), racket: SILENT.racket }, 'tennis') || '–'}
+          </Fact>
+        </Facts>
+        <div>
+          <h2 className="figure mb-2 text-2xl">What was done</h2>
+          <HistoryChart
+            jobs={done.map((job) => ({
+              number: job.number,
+              day: wallTime(job.closedAt, workshop.timeZone),
+              tension: job,
+              strings: job.mains === job.crosses ? job.mains : `${job.mains} / ${job.crosses}`,
+              remarks: '',
+            }))}
+            unit={client.tensionUnit ?? workshop.tensionUnit}
+            className="mb-3"
+          />
+          <Table
+            head={['Job', 'Handed over', 'Racket', 'Tension', 'Strings', 'Price', 'Open']}
+            empty="Nothing yet."
+            rows={done.map((job) => {
+              const row = jobRow(job, workshop);
+              return {
+                key: String(job.number),
+                cells: [
+                  <RowLink key="link" href={`/jobs/${job.number}`}>
+                    {job.number}
+                  </RowLink>,
+                  row.day,
+                  row.racket,
+                  <TicketFigure key="tension" tension={row.tension} />,
+                  row.crosses ? `${row.mains} / ${row.crosses}` : row.mains,
+                  row.price,
+                  row.open,
+                ],
+              };
+            })}
+          />
+        </div>
       </section>
     </main>
   );

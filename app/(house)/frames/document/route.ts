@@ -4,5 +4,5 @@ import { frameDownload } from '../frame-download';
 /** The whole library as open documents in one list. */
 export async function GET() {
   const { frames } = await openFor('see frames');
-  return frameDownload(await frames.find('', 10_000), 'frames.json');
+  return frameDownload(await frames.all(), 'frames.json');
 }

@@ -68,6 +68,11 @@ export async function CounterPart({ ticket }: { readonly ticket: ListedTicket })
             ),
           )}
         </ul>
+        <p>
+          <a href={`/jobs/${number}/document`} download className="label underline">
+            The whole job as a file
+          </a>
+        </p>
         {issued.map((invoice) => (
           <p key={invoice.id}>
             <Link href={`/invoices/${invoice.number}`} className="underline">

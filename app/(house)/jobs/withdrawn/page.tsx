@@ -2,14 +2,16 @@ import type { Metadata } from 'next';
 import { Link } from '@/ui/link';
 import { openFor } from '@/app/identity/at-work';
 import { formatDay, wallTime } from '@/core/measure/promised-time';
-import { RowLink, Table } from '@/ui/list-page';
+import { onePage, pageNumber, span } from '@/app/search-text';
+import { Pages, RowLink, Table } from '@/ui/list-page';
 
 export const metadata: Metadata = { title: 'Withdrawn' };
 
 /** Tickets that were not wanted any more; each can be taken up again. */
-export default async function WithdrawnPage() {
+export default async function WithdrawnPage({ searchParams }: PageProps<'/jobs/withdrawn'>) {
+  const page = pageNumber(await searchParams);
   const { workshop, tickets } = await openFor('see records');
-  const rows = await tickets.withdrawn();
+  const { rows, more } = onePage(await tickets.withdrawn(...span(page)));
   return (
     <main className="px-6 py-6">
       <div className="mb-4 flex flex-wrap items-baseline gap-x-6">
@@ -34,6 +36,7 @@ export default async function WithdrawnPage() {
           ],
         }))}
       />
+      <Pages path="/jobs/withdrawn" page={page} more={more} />
     </main>
   );
 }

@@ -11,7 +11,15 @@ import { RowLink, Table } from '@/ui/list-page';
 import { TicketFigure } from '@/ui/ticket-figure';
 import { RemoveButton } from '@/ui/remove-button';
 import { RemovedNotice } from '@/ui/removed-notice';
-import { changeRacket, removeRacket, restoreRacket } from '../actions';
+import { PhotoPanel } from '@/app/(house)/tickets/[number]/inspect/photo-panel';
+import { nearClients } from '@/app/(house)/clients/actions';
+import { differenceInCalendarDays } from 'date-fns';
+import { lossAfter, lossWords } from '@/core/papers/wear';
+import { dueAfter } from '@/core/papers/due';
+import { formatMoney } from '@/core/measure/money';
+import { Fact, Facts } from '@/ui/facts';
+import { changeRacket, giveRacket, removeRacket, restoreRacket } from '../actions';
+import { GiveRacket } from '../give-racket';
 import { may } from '@/core/house/policy';
 import { RacketForm } from '../racket-form';
 import { strungBefore } from '../strung-before';
@@ -29,7 +37,7 @@ export async function generateMetadata({ params }: PageProps<'/rackets/[id]'>): 
 
 export default async function RacketPage({ params }: PageProps<'/rackets/[id]'>) {
   const id = routeId((await params).id);
-  const { workshop, clients, frames, tickets, racket, role } = await racketAt(id);
+  const { workshop, clients, frames, tickets, photos, racket, role } = await racketAt(id);
   if (!racket) notFound();
   const history = await tickets.ofRacket(id);
   const [client, frame] = await Promise.all([
@@ -41,6 +49,15 @@ export default async function RacketPage({ params }: PageProps<'/rackets/[id]'>)
     frame?.sport ?? 'tennis',
   );
   const latest = history.find((ticket) => ticket.record);
+  const pictures = await photos.ofRacket(id);
+  const age = latest?.closedAt ? differenceInCalendarDays(new Date(), latest.closedAt) : 0;
+  const strungOn = latest?.closedAt && wallTime(latest.closedAt, workshop.timeZone).slice(0, 10);
+  const plays = client?.talk?.playsAWeek ?? null;
+  const spent = history.reduce(
+    (sum, { record, toPayMinor, labourMinor, stringMinor }) =>
+      record ? sum + (toPayMinor ?? (labourMinor ?? 0) + (stringMinor ?? 0)) : sum,
+    0,
+  );
   const now = wallTime(new Date(), workshop.timeZone);
   return (
     <main className="grid gap-10 px-6 py-6 lg:grid-cols-[1fr_1.4fr]">
@@ -60,13 +77,26 @@ export default async function RacketPage({ params }: PageProps<'/rackets/[id]'>)
           name={`racket ${id}`}
           version={racket.version}
           initial={{ mark: racket.mark, frameId: racket.frameId ?? '', notes: racket.notes }}
-          frames={(await frames.find('')).map((frame) => ({
+          frames={(await frames.all()).map((frame) => ({
             id: frame.id,
             text: frame.name,
             detail: frame.sport,
           }))}
           save={changeRacket.bind(null, workshop.id, id, racket.version)}
         />
+        {!racket.removedAt && (
+          <GiveRacket
+            key={racket.clientId}
+            owner={{ id: racket.clientId, name: racket.clientName }}
+            near={nearClients.bind(null, workshop.id)}
+            give={giveRacket.bind(null, workshop.id, id)}
+          />
+        )}
+        {pictures.length > 0 && (
+          <div className="mt-8">
+            <PhotoPanel workshopId={workshop.id} number={0} photos={pictures} />
+          </div>
+        )}
         {!racket.removedAt && (
           <p className="mt-8">
             <RemoveButton
@@ -110,6 +140,29 @@ export default async function RacketPage({ params }: PageProps<'/rackets/[id]'>)
             </Link>
           )}
         </div>
+        {latest?.record && strungOn && (
+          <Facts className="mb-3">
+            <Fact
+              name="Age of the strings"
+              note={`should have lost ${lossWords(
+                lossAfter(
+                  [latest.record.setup.mains.family, latest.record.setup.crosses.family],
+                  age,
+                  plays,
+                ),
+              )} by now`}
+            >
+              {age} days
+            </Fact>
+            <Fact name="Due again">
+              {formatDay(`${dueAfter(latest.record, strungOn).day}T00:00`)}
+            </Fact>
+            <Fact name="Strung here">
+              {history.filter(({ record }) => record).length} times,{' '}
+              {formatMoney(spent, workshop.currency, workshop.locale)} in all
+            </Fact>
+          </Facts>
+        )}
         <HistoryChart
           jobs={strungBefore(history, workshop.timeZone)}
           unit={latest?.record?.setup.unit ?? workshop.tensionUnit}

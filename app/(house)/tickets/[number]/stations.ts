@@ -5,12 +5,21 @@ import type { OpenTicket } from './ticket';
 export interface Station {
   readonly path: 'take-in' | 'inspect' | 'frame' | 'setup' | 'cut' | 'pull' | 'hand-over';
   readonly name: string;
-  /** What somebody does there. */
-  readonly deed: Deed;
   readonly done: boolean;
   /** What this station waits for, when it cannot be worked yet. */
   readonly waitsFor: string | undefined;
 }
+
+/** What somebody does at each. */
+export const DEED_AT: Readonly<Record<Station['path'], Deed>> = {
+  'take-in': 'take in',
+  inspect: 'take in',
+  frame: 'set up',
+  setup: 'set up',
+  cut: 'plan the cut',
+  pull: 'string',
+  'hand-over': 'hand over',
+};
 
 /** The stations of a ticket in the order of the work. */
 export function stationsOf({
@@ -25,34 +34,30 @@ export function stationsOf({
   const strings = frame ?? (setup ? undefined : 'the setup');
   const cut = strings ?? (choice ? undefined : 'the cut');
   return [
-    { path: 'take-in', name: 'Take-in', deed: 'take in', done: true, waitsFor: undefined },
+    { path: 'take-in', name: 'Take-in', done: true, waitsFor: undefined },
     {
       path: 'inspect',
       name: 'Inspect',
-      deed: 'take in',
       done: wasLookedAt(ticket.inspection) && !stopped,
       waitsFor: undefined,
     },
     {
       path: 'frame',
       name: 'Frame',
-      deed: 'set up',
       done: study?.bed !== undefined,
       waitsFor: stopped,
     },
-    { path: 'setup', name: 'Setup', deed: 'set up', done: setup !== undefined, waitsFor: frame },
+    { path: 'setup', name: 'Setup', done: setup !== undefined, waitsFor: frame },
     {
       path: 'cut',
       name: 'Cut',
-      deed: 'plan the cut',
       done: choice !== undefined,
       waitsFor: strings,
     },
-    { path: 'pull', name: 'Pull', deed: 'string', done: strungWhole, waitsFor: cut },
+    { path: 'pull', name: 'Pull', done: strungWhole, waitsFor: cut },
     {
       path: 'hand-over',
       name: 'Hand over',
-      deed: 'hand over',
       done: ticket.closedAt !== null,
       waitsFor: cut,
     },
@@ -61,4 +66,4 @@ export function stationsOf({
 
 /** The stations that are somebody's work here. */
 export const stationsFor = (open: OpenTicket, role: Role): readonly Station[] =>
-  stationsOf(open).filter(({ deed }) => may(role, deed));
+  stationsOf(open).filter(({ path }) => may(role, DEED_AT[path]));

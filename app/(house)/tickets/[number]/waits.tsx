@@ -1,21 +1,25 @@
+import { openWorkshop } from '@/app/identity/at-work';
+import { may } from '@/core/house/policy';
 import { Link } from '@/ui/link';
+import { DEED_AT, type Station } from './stations';
 
-/** Stands at a station that cannot be worked yet, and leads to the one that it waits for. */
-export function Waits({
-  number,
-  path,
-  what,
-}: {
+interface WaitsProps {
   readonly number: number;
-  readonly path: string;
+  readonly path: Station['path'];
   readonly what: string;
-}) {
+}
+
+/** Stands at a station that cannot be worked yet, and leads whoever works there to the one that it waits for. */
+export async function Waits({ number, path, what }: WaitsProps) {
+  const { role } = await openWorkshop();
   return (
     <p>
       This station waits for {what}.{' '}
-      <Link href={`/tickets/${number}/${path}`} className="underline">
-        Go there
-      </Link>
+      {may(role, DEED_AT[path]) && (
+        <Link href={`/tickets/${number}/${path}`} className="underline">
+          Go there
+        </Link>
+      )}
     </p>
   );
 }

@@ -35,7 +35,7 @@ export default async function FrameStation({
           cutting them out.
         </p>
         <FromLibrary
-          frames={(await frames.find('')).map(({ id, name, sport }) => ({
+          frames={(await frames.all()).map(({ id, name, sport }) => ({
             id,
             text: name,
             detail: sport,

@@ -1,0 +1,42 @@
+/** Promised and due times as a calendar: iCalendar (RFC 5545). */
+import { asText, fileOf } from './lines';
+
+export interface CalendarEntry {
+  /** The same for the same thing, also in a later file. */
+  readonly id: string;
+  readonly title: string;
+  readonly detail: string;
+  /** On the workshop's clock: `2026-11-27T17:00`, or a whole day `2026-11-27`. */
+  readonly at: string;
+}
+
+const stamp = (at: Date): string => at.toISOString().replace(/[-:]|\.\d{3}/g, '');
+
+/** A promise takes half an hour of the calendar, a due day takes the day. */
+const MINUTES = 'PT30M';
+
+function entryLines({ id, title, detail, at }: CalendarEntry, made: Date): readonly string[] {
+  const plain = at.replace(/[-:]/g, '');
+  return [
+    'BEGIN:VEVENT',
+    `UID:${id}@orthotens`,
+    `DTSTAMP:${stamp(made)}`,
+    // Times of the workshop's own clock, wherever the calendar is read: a floating time.
+    ...(plain.includes('T')
+      ? [`DTSTART:${plain}00`, `DURATION:${MINUTES}`]
+      : [`DTSTART;VALUE=DATE:${plain}`, 'TRANSP:TRANSPARENT']),
+    `SUMMARY:${asText(title)}`,
+    ...(detail ? [`DESCRIPTION:${asText(detail)}`] : []),
+    'END:VEVENT',
+  ];
+}
+
+export const calendarOf = (name: string, entries: readonly CalendarEntry[], made: Date): string =>
+  fileOf([
+    'BEGIN:VCALENDAR',
+    'VERSION:2.0',
+    'PRODID:-//Orthotens//Orthotens//EN',
+    `NAME:${asText(name)}`,
+    ...entries.flatMap((entry) => entryLines(entry, made)),
+    'END:VCALENDAR',
+  ]);

@@ -1,0 +1,100 @@
+/** A closed job as an open document: one JSON object, versioned, from which it can be planned anew. */
+import { z } from 'zod';
+import { jobOf, type Job } from '@/core/bench/job';
+import { studyFrame } from '@/core/frame/bed';
+import { USUAL_HOUSE } from '@/core/house/house-rules';
+import { USUAL_MACHINE } from '@/core/house/machine';
+import { jobRecordSchema, type JobRecord } from '@/core/record/record';
+import { formatTicket } from '@/core/measure/units';
+import { failure, success, type Result } from '@/core/terms/result';
+
+const JOB_FORMAT = 'orthotens-job/1';
+/** No record comes near it. */
+const MOST_LETTERS = 2_000_000;
+
+const jobDocumentSchema = z
+  .strictObject({
+    format: z.literal(JOB_FORMAT),
+    number: z.number().int().min(1),
+    handedOver: z.iso.datetime().describe('When its ticket was closed, UTC.'),
+    record: jobRecordSchema.describe('Lengths in mm, pulls in N, money in minor units.'),
+  })
+  .describe('A closed job.');
+
+export type JobDocument = z.infer<typeof jobDocumentSchema>;
+
+/** The published schema, JSON Schema 2020-12. */
+export const jobJsonSchema = (): object => ({
+  title: 'Orthotens job',
+  ...z.toJSONSchema(jobDocumentSchema, { io: 'input' }),
+});
+
+export const jobDocument = (number: number, closedAt: Date, record: JobRecord): JobDocument => ({
+  format: JOB_FORMAT,
+  number,
+  handedOver: closedAt.toISOString(),
+  record,
+});
+
+/** Reads a document, or says which part of it is wrong. */
+export function readJobDocument(text: string): Result<JobDocument> {
+  if (text.length > MOST_LETTERS) return failure('job.too long');
+  let found: unknown;
+  try {
+    found = JSON.parse(text);
+  } catch {
+    return failure('job.no json');
+  }
+  const read = jobDocumentSchema.safeParse(found);
+  if (read.success) return success(read.data);
+  const [issue] = read.error.issues;
+  return failure('job.wrong', {
+    where: issue?.path.join('.') || 'the whole',
+    why: issue?.message ?? '',
+  });
+}
+
+/** The same job planned anew by the core of today, from what its record settled. */
+export function planAnew({ record }: JobDocument): Result<Job> {
+  const { frame, setup, plan, advice } = record;
+  const { bed, problems } = studyFrame(frame);
+  if (!bed) return failure('job.no bed', { why: problems[0]?.problem ?? '' });
+  return success(
+    jobOf({
+      bed,
+      mains: setup.mains,
+      crosses: setup.crosses,
+      tension: setup,
+      choice: plan,
+      cutFrom: plan.cutFrom,
+      remnantsMm: plan.remnantsMm,
+      assumptions: plan.assumptions,
+      learnt: {},
+      house: advice?.house ?? USUAL_HOUSE,
+      machine: USUAL_MACHINE,
+      notes: frame.stringing.notes ?? '',
+    }),
+  );
+}
+
+/** What comes out anew, beside what its record has; for programs. */
+export function jobReport(document: JobDocument, { plan, sequence }: Job) {
+  const { record } = document;
+  return {
+    format: 'orthotens-job-report/1',
+    number: document.number,
+    client: record.client,
+    racket: record.racket,
+    ticket: formatTicket(record.setup),
+    pieces: plan.pieces.map(({ name, cutMm }) => ({
+      name,
+      cutMm,
+      recordedCutMm: record.plan.pieces.find((piece) => piece.name === name)?.rawCutMm ?? null,
+    })),
+    knots: plan.path.knots.map(({ ties, hole, side }) => ({ ties, hole: hole.label, side })),
+    steps: sequence.ok ? sequence.value.steps.length : null,
+    pulls: sequence.ok
+      ? sequence.value.steps.flatMap(({ pullN }) => (pullN === undefined ? [] : [pullN]))
+      : [],
+  };
+}

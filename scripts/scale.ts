@@ -1,0 +1,245 @@
+/**
+ * `npm run bench -- scale` fills a house of its own with 100,000 jobs of 10,000 clients, made from those of the demo,
+ * and times every page and the search at one and at fifty users, beside bare SQL and a route that does nothing. The
+ * same is timed at the demo's own 400 jobs first, so that what is said are ratios within one run.
+ */
+import { spawn } from 'node:child_process';
+import { performance } from 'node:perf_hooks';
+import { sql } from 'drizzle-orm';
+import { fillWithDemo } from '@/db/demo/fill';
+import { openDatabase, type Database } from '@/db/connection';
+import { actionsOf, callAction } from './hostile';
+import { backupPlace } from './backups';
+import { ensureBuild, NEXT } from './build';
+import { demoCookie } from './demo-cookie';
+import { databaseBeside, workDatabase } from './databases';
+import { fail, freePort, pause, ROOT } from './house';
+import { bringUpToDate } from './open';
+import { serverEnvironment } from './server';
+
+const JOBS = 100_000;
+const CLIENTS = 10_000;
+const TIMES = 25;
+const USERS = 50;
+
+/** Names by syllables, so that a search has something to tell apart. */
+const NAME = sql.raw(
+  `initcap((array['bra','cle','dor','fen','gil','hal','iv','jor','kel','lor'])[1 + n % 10] || (array['wick','mere','stow','ley','ford','garth','holt','by','combe','den'])[1 + n / 10 % 10] || (array['a','e','i','o','u','ia','en','is','or','el'])[1 + n / 100 % 10]) || ' ' || initcap((array['tarn','brack','quill','ros','pell','griff','hawk','marl','vos','lur'])[1 + n / 1000 % 10] || (array['moor','weth','mere','gate','worth','ash','oake','by','well','combe'])[1 + n / 7 % 10])`,
+);
+
+/** Copies of what the demo has, until there are as many as are asked for. */
+async function grow(db: Database): Promise<void> {
+  await db.transaction(async (transaction) => {
+    const run = (statement: string) => transaction.execute(sql.raw(statement));
+    // A trail of what nobody did would only slow this down.
+    for (const table of ['clients', 'rackets', 'tickets'])
+      await run(`alter table ${table} disable trigger write_trail`);
+    await run('alter table tickets disable trigger found');
+    await transaction.execute(sql`
+      insert into clients (id, workshop_id, name, contact, notes)
+      select gen_random_uuid(), (select id from workshops), ${NAME}, 'c' || n || '@court.example', '' from generate_series(1, ${CLIENTS}) n`);
+    await run(`
+      insert into rackets (id, workshop_id, client_id, frame_id, label, mark, notes)
+      select gen_random_uuid(), c.workshop_id, c.id, f.id, f.name, 'M' || row_number() over (), ''
+      from (select *, row_number() over (order by id) n from clients where contact like 'c%@court.example') c
+      join (select *, row_number() over (order by id) k, count(*) over () of from frames) f on f.k = 1 + c.n % f.of`);
+    await run(`
+      insert into tickets (id, workshop_id, number, request_key, racket_id, taken_in, promised, wish, condition, main_string_id, main_gauge_mm, cross_string_id, cross_gauge_mm, main_n, cross_n, tension_unit, method, short_side, cross_start, cut_from, remnants_mm, closed_at, labour_minor, string_minor, to_pay_minor, paid_minor, collected_at, record, version)
+      select gen_random_uuid(), t.workshop_id, 1000 + n, gen_random_uuid(), r.id, t.taken_in, t.promised, t.wish, t.condition, t.main_string_id, t.main_gauge_mm, t.cross_string_id, t.cross_gauge_mm, t.main_n, t.cross_n, t.tension_unit, t.method, t.short_side, t.cross_start, t.cut_from, t.remnants_mm,
+        now() - interval '1 minute' * (${JOBS} - n) * 20, t.labour_minor, t.string_minor, t.to_pay_minor, coalesce(t.to_pay_minor, 0), now(), jsonb_set(t.record, '{client}', to_jsonb(c.name)), 1
+      from generate_series(1, ${JOBS}) n
+      join (select *, row_number() over (order by number) k, count(*) over () of from tickets where closed_at is not null) t on t.k = 1 + n % t.of
+      join (select *, row_number() over (order by id) k, count(*) over () of from rackets where mark like 'M%') r on r.k = 1 + (n * 7919) % r.of
+      join clients c on c.id = r.client_id`);
+    await run(`update workshops set next_ticket = 1001 + ${JOBS}`);
+    await run('select count(keep_found_ticket(id)) from tickets where number > 1000');
+    await run('alter table tickets enable trigger found');
+    for (const table of ['clients', 'rackets', 'tickets'])
+      await run(`alter table ${table} enable trigger write_trail`);
+  });
+  await db.execute(sql`vacuum analyze`);
+}
+
+interface Timed {
+  readonly p50: number;
+  readonly p95: number;
+}
+
+function summed(ms: readonly number[]): Timed {
+  const sorted = ms.toSorted((a, b) => a - b);
+  const at = (share: number) =>
+    sorted[Math.min(sorted.length - 1, Math.floor(share * sorted.length))] ?? 0;
+  return { p50: at(0.5), p95: at(0.95) };
+}
+
+async function timed(
+  times: number,
+  users: number,
+  ask: (i: number) => Promise<unknown>,
+): Promise<Timed> {
+  for (let i = 0; i < 3; i++) await ask(i);
+  const took: number[] = [];
+  let next = 0;
+  const user = async () => {
+    while (next < times) {
+      const i = next++;
+      const started = performance.now();
+      await ask(i);
+      took.push(performance.now() - started);
+    }
+  };
+  await Promise.all(Array.from({ length: users }, user));
+  return summed(took);
+}
+
+interface House {
+  readonly origin: string;
+  readonly cookie: string;
+  readonly workshopId: string;
+  readonly stop: () => void;
+}
+
+async function serve(url: string): Promise<House> {
+  const entrances = await bringUpToDate(url, fillWithDemo);
+  const { good } = await ensureBuild('.next');
+  if (!good) fail('The build failed; the lines above say why.');
+  const port = await freePort(3900);
+  const child = spawn(process.execPath, [NEXT, 'start', '-H', '127.0.0.1', '-p', String(port)], {
+    cwd: ROOT,
+    stdio: 'ignore',
+    env: {
+      ...process.env,
+      ...serverEnvironment(url, entrances),
+      ORTHOTENS_DEMO: '1',
+      ORTHOTENS_BACKUPS: backupPlace(url).folder,
+      NODE_ENV: 'production',
+    },
+  });
+  const origin = `http://127.0.0.1:${port}`;
+  for (let i = 0; i < 300; i++) {
+    const up = await fetch(`${origin}/health`).then(
+      ({ ok }) => ok,
+      () => false,
+    );
+    if (up) break;
+    await pause(100);
+  }
+  const { db, close } = openDatabase(url, 'command');
+  const { rows } = await db.execute<{ id: string }>(sql`select id from workshops`);
+  await close();
+  return {
+    origin,
+    cookie: await demoCookie(origin, 'hesper'),
+    workshopId: rows[0]?.id ?? '',
+    stop: () => child.kill('SIGTERM'),
+  };
+}
+
+/** The pages that a day goes through; the open tickets are the demo's own, so they are the same at both sizes. */
+const PAGES = [
+  '/health',
+  '/',
+  '/take-in',
+  '/tickets/401/inspect',
+  '/tickets/401/setup',
+  '/tickets/401/cut',
+  '/bench/401',
+  '/tickets/401/hand-over',
+  '/jobs',
+  '/jobs?order=price',
+  '/jobs?sport=badminton&state=not+paid',
+  '/jobs?find=holt+keel',
+  '/jobs?page=200',
+  '/jobs/398',
+  '/clients',
+  '/clients?find=brack',
+  '/rackets',
+  '/money',
+] as const;
+
+const WORDS = [
+  'brack',
+  'vosmoor',
+  'brewick',
+  'dorley ros',
+  '23/22',
+  'keel',
+  'last march',
+  '401',
+  'clewikc',
+];
+
+async function searchOf({ origin, cookie, workshopId }: House) {
+  const [id = ''] = actionsOf('.next').find(([, name]) => name === 'findAnything') ?? [];
+  return (i: number) =>
+    callAction({ origin, cookie }, id, [workshopId, WORDS[i % WORDS.length] ?? '']);
+}
+
+async function measure(house: House, users: number): Promise<ReadonlyMap<string, Timed>> {
+  const found = new Map<string, Timed>();
+  for (const path of PAGES)
+    found.set(
+      path,
+      await timed(users === 1 ? TIMES : 2 * users, users, async () => {
+        const answer = await fetch(house.origin + path, { headers: { cookie: house.cookie } });
+        await answer.text();
+        if (!answer.ok) fail(`${path} answered ${answer.status}.`);
+      }),
+    );
+  found.set(
+    'search',
+    await timed(users === 1 ? 4 * TIMES : 4 * users, users, await searchOf(house)),
+  );
+  return found;
+}
+
+/** The same search asked of the database alone, on one connection. */
+async function bareSearch(url: string, workshopId: string): Promise<Timed> {
+  const { db, close } = openDatabase(url, 'command');
+  const ask = (word: string) =>
+    db.transaction(async (transaction) => {
+      await transaction.execute(sql`select set_config('orthotens.workshop', ${workshopId}, true)`);
+      await transaction.execute(
+        sql`select * from find_in_records(${sql.raw(`array['${word}']`)}, null, null, null, null, 8)`,
+      );
+    });
+  const plain = WORDS.filter((word) => /^[a-z]+$/.test(word));
+  const result = await timed(4 * TIMES, 1, (i) => ask(plain[i % plain.length] ?? ''));
+  await close();
+  return result;
+}
+
+const ms = (value: number | undefined): string =>
+  (value ?? 0).toFixed(value !== undefined && value < 10 ? 1 : 0).padStart(7);
+
+const url = await databaseBeside(await workDatabase('demo'), 'scale');
+let house = await serve(url);
+console.log('At 400 jobs …');
+const small = await measure(house, 1);
+house.stop();
+console.log(`Filling ${JOBS} jobs …`);
+const started = performance.now();
+const command = openDatabase(url, 'command');
+await grow(command.db);
+await command.close();
+console.log(`… filled in ${Math.round((performance.now() - started) / 1000)} s.`);
+house = await serve(url);
+const large = await measure(house, 1);
+const many = await measure(house, USERS);
+const bare = await bareSearch(url, house.workshopId);
+house.stop();
+
+console.log(
+  `\n                                            400 jobs   ${JOBS} jobs, ms      ratio   ${USERS} users`,
+);
+console.log(
+  '                                          p50    p95    p50    p95    of p50    p50    p95',
+);
+for (const [name, one] of large) {
+  const before = small.get(name);
+  const at = many.get(name);
+  console.log(
+    `${name.padEnd(40)}${ms(before?.p50)}${ms(before?.p95)}${ms(one.p50)}${ms(one.p95)}${(one.p50 / (before?.p50 ?? 1)).toFixed(2).padStart(9)}${ms(at?.p50)}${ms(at?.p95)}`,
+  );
+}
+console.log(`${'search, bare SQL'.padEnd(40)}${' '.repeat(14)}${ms(bare.p50)}${ms(bare.p95)}`);
