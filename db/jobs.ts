@@ -50,13 +50,12 @@ export const JOBS_A_PAGE = 50;
 /** More than this are not counted for a list, only listed. */
 export const COUNTED = 10_000;
 /** A list by words shows the latest so many. */
-const FOUND_AT_MOST = 500;
+export const FOUND_AT_MOST = 500;
 
 const PRICE = sql<number>`coalesce(${tickets.toPayMinor}, ${tickets.labourMinor} + ${tickets.stringMinor}, 0)`;
 
-const ORDER: Readonly<Record<JobOrder, SQL>> = {
+const ORDER: Readonly<Record<Exclude<JobOrder, 'number'>, SQL>> = {
   'handed over': sql`${tickets.closedAt}`,
-  number: sql`${tickets.number}`,
   client: sql`${tickets.jobClient}`,
   racket: sql`${tickets.jobFrame}`,
   mains: sql`${tickets.jobMains}`,
@@ -126,12 +125,11 @@ export function jobsOf(db: Connection, workshopId: string) {
       })
       .from(tickets);
 
+  /** As the indexes have it, or just the other way round: only so can they be walked along. */
   const inOrder = ({ order, down }: JobList): readonly SQL[] => {
-    const way = down === 'yes' ? sql`desc nulls last` : sql`asc nulls last`;
-    return [
-      sql`${ORDER[order]} ${way}`,
-      down === 'yes' ? sql`${tickets.number} desc nulls last` : sql`${tickets.number} asc`,
-    ];
+    if (order === 'number') return [down === 'yes' ? desc(tickets.number) : asc(tickets.number)];
+    const way = down === 'yes' ? sql`desc nulls last` : sql`asc nulls first`;
+    return [sql`${ORDER[order]} ${way}`, sql`${tickets.number} ${way}`];
   };
 
   return {

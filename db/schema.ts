@@ -375,8 +375,17 @@ export const tickets = pgTable(
     index('tickets_taught_times')
       .on(t.workshopId, t.jobSport, t.closedAt.desc())
       .where(sql`taught_times`),
-    index('tickets_by_client').on(t.workshopId, t.jobClient),
-    index('tickets_by_price').on(t.workshopId, t.toPayMinor),
+    // Both ways round, as `db/jobs.ts` asks for them.
+    ...Object.entries({
+      client: t.jobClient,
+      racket: t.jobFrame,
+      string: t.jobMains,
+      price: t.toPayMinor,
+    }).map(([name, column]) =>
+      index(`tickets_in_order_of_${name}`)
+        .on(t.workshopId, column.desc(), t.number.desc())
+        .where(sql`closed_at is not null`),
+    ),
     ...Object.entries({
       sport: t.jobSport,
       frame: t.jobFrame,

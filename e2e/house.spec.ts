@@ -19,6 +19,7 @@ const PAGES = [
   '/workshop/house-rules',
   '/workshop/machines',
   '/workshop/machines/new',
+  '/workshop/papers',
   '/workshop/people',
   '/workshop/trail',
   '/workshops',
@@ -26,6 +27,7 @@ const PAGES = [
   '/practice',
   '/same-feel?ticket=401',
   '/tickets/401/take-in',
+  '/tickets/401/inspect',
   '/tickets/401/frame',
   '/tickets/401/setup',
   '/tickets/405/setup',
@@ -35,6 +37,10 @@ const PAGES = [
   '/bench/401',
   '/sheets/401',
   '/why/390',
+  '/papers/390/slip',
+  '/papers/401/stub',
+  '/money?from=2020-01-01',
+  '/outbox',
 ];
 
 /** Pages of one test: a browser is made once for all of them. */

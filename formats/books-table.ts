@@ -14,9 +14,10 @@ export interface TablePayment extends DayPayment {
 const figure = (minor: number, currency: string): number => Number(moneyFigure(minor, currency));
 
 /** A row for each payment and each rate of tax in it. */
-export function paymentTable(payments: readonly TablePayment[], currency: string): string {
-  const rows = payments.flatMap((payment) =>
-    closeOfDay([payment]).byRate.map(({ taxBp, netMinor, taxMinor, grossMinor }) => [
+export function paymentTable(payments: readonly TablePayment[]): string {
+  const rows = payments.flatMap((payment) => {
+    const { currency } = payment.price;
+    return closeOfDay([payment]).byRate.map(({ taxBp, netMinor, taxMinor, grossMinor }) => [
       payment.day,
       payment.job,
       payment.clientName,
@@ -27,8 +28,8 @@ export function paymentTable(payments: readonly TablePayment[], currency: string
       figure(taxMinor, currency),
       currency,
       payment.note,
-    ]),
-  );
+    ]);
+  });
   return tableRows([
     ['day', 'job', 'client', 'way', 'amount', 'tax_percent', 'net', 'tax', 'currency', 'note'],
     ...rows,

@@ -114,20 +114,17 @@ describe('tables', () => {
         { what: 'string' as const, text: 'b', quantity: 1, unitMinor: 500, taxBp: 0 },
       ],
     };
-    const paid = paymentTable(
-      [
-        {
-          day: '2026-02-03',
-          job: 12,
-          clientName: 'Ada',
-          way: 'cash',
-          amountMinor: 1700,
-          note: '',
-          price,
-        },
-      ],
-      'EUR',
-    );
+    const paid = paymentTable([
+      {
+        day: '2026-02-03',
+        job: 12,
+        clientName: 'Ada',
+        way: 'cash',
+        amountMinor: 1700,
+        note: '',
+        price,
+      },
+    ]);
     expect(
       rowsOf(paid).data.map(({ tax_percent, amount, tax }) => [tax_percent, amount, tax]),
     ).toEqual([

@@ -203,8 +203,10 @@ CREATE INDEX "tickets_uncollected" ON "tickets" USING btree ("workshop_id","clos
 CREATE INDEX "tickets_unpaid" ON "tickets" USING btree ("workshop_id","closed_at") WHERE closed_at is not null and paid_minor < to_pay_minor;--> statement-breakpoint
 CREATE INDEX "tickets_taught_lengths" ON "tickets" USING btree ("workshop_id","job_sport","closed_at" DESC NULLS LAST) WHERE taught_lengths;--> statement-breakpoint
 CREATE INDEX "tickets_taught_times" ON "tickets" USING btree ("workshop_id","job_sport","closed_at" DESC NULLS LAST) WHERE taught_times;--> statement-breakpoint
-CREATE INDEX "tickets_by_client" ON "tickets" USING btree ("workshop_id","job_client");--> statement-breakpoint
-CREATE INDEX "tickets_by_price" ON "tickets" USING btree ("workshop_id","to_pay_minor");--> statement-breakpoint
+CREATE INDEX "tickets_in_order_of_client" ON "tickets" USING btree ("workshop_id","job_client" DESC NULLS LAST,"number" DESC NULLS LAST) WHERE closed_at is not null;--> statement-breakpoint
+CREATE INDEX "tickets_in_order_of_racket" ON "tickets" USING btree ("workshop_id","job_frame" DESC NULLS LAST,"number" DESC NULLS LAST) WHERE closed_at is not null;--> statement-breakpoint
+CREATE INDEX "tickets_in_order_of_string" ON "tickets" USING btree ("workshop_id","job_mains" DESC NULLS LAST,"number" DESC NULLS LAST) WHERE closed_at is not null;--> statement-breakpoint
+CREATE INDEX "tickets_in_order_of_price" ON "tickets" USING btree ("workshop_id","to_pay_minor" DESC NULLS LAST,"number" DESC NULLS LAST) WHERE closed_at is not null;--> statement-breakpoint
 CREATE INDEX "tickets_by_sport" ON "tickets" USING btree ("workshop_id","job_sport","closed_at" DESC NULLS LAST);--> statement-breakpoint
 CREATE INDEX "tickets_by_frame" ON "tickets" USING btree ("workshop_id","job_frame","closed_at" DESC NULLS LAST);--> statement-breakpoint
 CREATE INDEX "tickets_by_mains" ON "tickets" USING btree ("workshop_id","job_mains","closed_at" DESC NULLS LAST);--> statement-breakpoint

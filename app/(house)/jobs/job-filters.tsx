@@ -4,6 +4,7 @@ import { Link } from '@/ui/link';
 
 interface JobFiltersProps {
   readonly list: JobList;
+  readonly frames: readonly string[];
   readonly strings: readonly string[];
   readonly machines: readonly string[];
   readonly people: readonly string[];
@@ -47,24 +48,34 @@ function Typed({
   label,
   value,
   type = 'text',
+  offered,
   className = 'min-w-32 grow',
 }: {
   readonly name: keyof JobList;
   readonly label: string;
   readonly value: string;
   readonly type?: 'text' | 'date' | 'search';
+  /** The list of what is known. */
+  readonly offered?: string;
   readonly className?: string;
 }) {
   return (
     <label className={`block ${className}`}>
       <span className="label block">{label}</span>
-      <input name={name} type={type} defaultValue={value} autoComplete="off" className={BOX} />
+      <input
+        name={name}
+        type={type}
+        list={offered}
+        defaultValue={value}
+        autoComplete="off"
+        className={BOX}
+      />
     </label>
   );
 }
 
 /** The filters of the list of jobs. A plain form: it works before any code has come, and fills the address. */
-export function JobFilters({ list, strings, machines, people, currency }: JobFiltersProps) {
+export function JobFilters({ list, frames, strings, machines, people, currency }: JobFiltersProps) {
   const isNarrow = jobListAddress({ ...list, order: 'handed over', down: 'yes' }) !== '/jobs';
   return (
     <form
@@ -81,7 +92,12 @@ export function JobFilters({ list, strings, machines, people, currency }: JobFil
       />
       <Pick name="sport" label="Sport" value={list.sport} options={SPORTS} />
       <Pick name="string" label="String" value={list.string} options={strings} />
-      <Typed name="frame" label="Frame, as it stands" value={list.frame} />
+      <Typed name="frame" label="Frame" value={list.frame} offered="frames-offered" />
+      <datalist id="frames-offered">
+        {frames.map((name) => (
+          <option key={name} value={name} />
+        ))}
+      </datalist>
       <Pick name="machine" label="Machine" value={list.machine} options={machines} />
       <Pick name="by" label="Strung by" value={list.by} options={people} />
       <Typed name="from" label="From" type="date" value={list.from} />

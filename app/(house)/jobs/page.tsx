@@ -2,7 +2,7 @@ import { openFor } from '@/app/identity/at-work';
 import type { Metadata } from 'next';
 import { may } from '@/core/house/policy';
 import { jobListAddress } from '@/core/record/job-list';
-import { COUNTED, JOBS_A_PAGE } from '@/db/jobs';
+import { COUNTED, FOUND_AT_MOST, JOBS_A_PAGE } from '@/db/jobs';
 import { Link } from '@/ui/link';
 import { jobsAsked } from './asked';
 import { JobFilters } from './job-filters';
@@ -11,20 +11,29 @@ import { jobRow } from './job-row';
 
 export const metadata: Metadata = { title: 'Jobs on record' };
 
+/** To choose from as one types; any other name may be typed too. */
+const FRAMES_OFFERED = 500;
+
 /** Closed jobs, filtered, sorted and paged by the records; all of it stands in the address. */
 export default async function JobsPage({ searchParams }: PageProps<'/jobs'>) {
-  const { workshop, jobs, strings, machines, members, role } = await openFor('see records');
+  const { workshop, jobs, frames, strings, machines, members, role } = await openFor('see records');
   const asked = jobsAsked(await searchParams, workshop);
   const { list } = asked;
-  const [{ jobs: shown, count }, shelf, benches, staff] = await Promise.all([
+  const [{ jobs: shown, count }, library, shelf, benches, staff] = await Promise.all([
     jobs.page(asked),
+    frames.find('', FRAMES_OFFERED),
     strings.find(''),
     machines.all(),
     members.all(),
   ]);
   const first = (list.page - 1) * JOBS_A_PAGE;
   const more = first + shown.length < count;
-  const counted = count > COUNTED ? `more than ${COUNTED.toLocaleString('en-GB')}` : String(count);
+  const counted =
+    count > COUNTED
+      ? `more than ${COUNTED.toLocaleString('en-GB')}`
+      : asked.question && count === FOUND_AT_MOST
+        ? `the latest ${FOUND_AT_MOST} that go by these words`
+        : String(count);
   return (
     <main className="px-6 py-6">
       <div className="flex flex-wrap items-baseline gap-x-6">
@@ -44,6 +53,7 @@ export default async function JobsPage({ searchParams }: PageProps<'/jobs'>) {
       <JobFilters
         key={JSON.stringify(list)}
         list={list}
+        frames={library.map(({ name }) => name)}
         strings={[...new Set(shelf.map(({ name }) => name))]}
         machines={benches.map(({ name }) => name)}
         people={staff.map(({ name }) => name)}

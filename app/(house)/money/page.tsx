@@ -22,7 +22,8 @@ export default async function MoneyPage({ searchParams }: PageProps<'/money'>) {
     invoices.between(from, to, MOST),
     payments.owed(MOST),
   ]);
-  const close = closeOfDay(paid);
+  const own = paid.filter(({ price }) => price.currency === workshop.currency);
+  const close = closeOfDay(own);
   const money = (minor: number) => formatMoney(minor, workshop.currency, workshop.locale);
   const when =
     from === to
@@ -51,7 +52,13 @@ export default async function MoneyPage({ searchParams }: PageProps<'/money'>) {
       <div className="mt-6 grid gap-x-14 gap-y-8 lg:grid-cols-[1fr_1.6fr]">
         <section aria-label="The close">
           <p className="figure text-5xl">{money(close.minor)}</p>
-          <p className="label mb-4">came in, {paid.length} payments</p>
+          <p className="label mb-4">came in, {own.length} payments</p>
+          {own.length < paid.length && (
+            <p className="text-warn mb-4">
+              {paid.length - own.length} payments in another currency are not in these sums; the
+              table has them.
+            </p>
+          )}
           <Table
             head={['How', 'Payments', 'Sum']}
             empty="Nothing was marked as paid."
@@ -92,7 +99,7 @@ export default async function MoneyPage({ searchParams }: PageProps<'/money'>) {
           <Table
             head={['Day', 'Job', 'Client', 'How', 'Amount', 'Note']}
             empty="None."
-            rows={paid.map(({ id, day, job, clientName, way, amountMinor, note }) => ({
+            rows={paid.map(({ id, day, job, clientName, way, amountMinor, note, price }) => ({
               key: id,
               cells: [
                 formatDay(`${day}T00:00`),
@@ -102,7 +109,7 @@ export default async function MoneyPage({ searchParams }: PageProps<'/money'>) {
                 clientName,
                 way,
                 <span key="sum" className="figure text-lg">
-                  {money(amountMinor)}
+                  {formatMoney(amountMinor, price.currency, workshop.locale)}
                 </span>,
                 note,
               ],

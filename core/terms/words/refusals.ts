@@ -31,7 +31,7 @@ export const REFUSAL_WORDS = {
   'job.no bed': 'Its frame makes no bed any more: {why}',
   'photo.too large':
     'A photograph is at most 12 MB and 80 million pixels: take it anew with a smaller setting.',
-  'photo.no picture': 'That is no photograph that can be opened: choose a JPEG, PNG, WebP or HEIF.',
+  'photo.no picture': 'That is no photograph that can be opened: choose a JPEG, PNG, WebP or AVIF.',
   'template.no place':
     'There is nothing to put in for {place} in braces here: this message has {places}.',
   'percent.unread': 'Write a percentage such as 20 or 5.5, from 0 to 100.',

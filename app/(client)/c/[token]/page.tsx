@@ -1,5 +1,6 @@
 import { differenceInCalendarDays } from 'date-fns';
 import type { Metadata } from 'next';
+import { notFound } from 'next/navigation';
 import { openLink } from '@/app/client-page-at';
 import { formatDay, formatWall, wallTime } from '@/core/measure/promised-time';
 import { dueAfter } from '@/core/papers/due';
@@ -32,6 +33,7 @@ export default async function ClientPage({ params }: PageProps<'/c/[token]'>) {
       wish: await records.clientLinks.hasWish(racketId),
     };
   });
+  if (!racket || racket.removedAt) notFound();
   const now = wallTime(new Date(), workshop.timeZone);
   const open = history.find(({ closedAt, withdrawnAt }) => !closedAt && !withdrawnAt);
   const last = history.find(({ record }) => record);
@@ -56,8 +58,8 @@ export default async function ClientPage({ params }: PageProps<'/c/[token]'>) {
       <header className="border-edge mb-5 border-b pb-3">
         <p className="label">{workshop.name}</p>
         <h1 className="figure text-4xl">
-          {racket?.frameName}
-          {racket?.mark && `, ${racket.mark}`}
+          {racket.frameName}
+          {racket.mark && `, ${racket.mark}`}
         </h1>
       </header>
       {open && (

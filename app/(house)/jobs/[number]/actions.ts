@@ -35,13 +35,14 @@ export const takePayment = action(
   [ticketNumber, rowId, entryOf<PaymentEntry>()],
   async (open, number, id, typed): Promise<FormAnswer> => {
     const { tickets, together, person, workshop } = open;
-    const read = paymentSchema(workshop.currency).safeParse(typed);
+    const ticket = await tickets.get(number);
+    if (!ticket?.closedAt) return refused(NOT_CLOSED);
+    const currency = ticket.record?.price?.currency ?? workshop.currency;
+    const read = paymentSchema(currency).safeParse(typed);
     if (!read.success) return misread(read.error);
     const { amount, way, day, back, note } = read.data;
     if (day > wallTime(new Date(), workshop.timeZone).slice(0, 10))
       return { ok: false, problems: { day: 'That day is still to come.' } };
-    const ticket = await tickets.get(number);
-    if (!ticket?.closedAt) return refused(NOT_CLOSED);
     if (ticket.toPayMinor === null)
       return refused('Payment was not kept yet when this job was closed. Nothing was saved.');
     const amountMinor = back ? -amount : amount;
@@ -49,7 +50,7 @@ export const takePayment = action(
       payments.add(person.id, { id, ticketId: ticket.id, day, way, amountMinor, note }),
     );
     if (kept === 'kept' && !back) {
-      const { currency, locale } = workshop;
+      const { locale } = workshop;
       await putInOutbox(open, number, 'receipt', {
         about: id,
         values: {

@@ -36,7 +36,9 @@ export async function CounterPart({ ticket }: { readonly ticket: ListedTicket })
     clients.get(ticket.clientId),
     invoices.openJobs(ticket.clientId),
   ]);
-  const money = (minor: number) => formatMoney(minor, workshop.currency, workshop.locale);
+  // In the currency that it was priced in, whatever the workshop's is by now.
+  const currency = record?.price?.currency ?? workshop.currency;
+  const money = (minor: number) => formatMoney(minor, currency, workshop.locale);
   const dayOf = (at: Date) => formatDay(wallTime(at, workshop.timeZone));
   const today = wallTime(new Date(), workshop.timeZone).slice(0, 10);
   const open = toPayMinor === null ? 0 : toPayMinor - paidMinor;
@@ -129,7 +131,7 @@ export async function CounterPart({ ticket }: { readonly ticket: ListedTicket })
         ) : (
           <>
             <p className="figure text-3xl">
-              {payWords(toPayMinor, paidMinor, workshop.currency, workshop.locale)}
+              {payWords(toPayMinor, paidMinor, currency, workshop.locale)}
             </p>
             {paid.length > 0 && (
               <table className="max-w-xl text-left">
@@ -153,9 +155,9 @@ export async function CounterPart({ ticket }: { readonly ticket: ListedTicket })
                 <PaymentForm
                   key={paid.length}
                   name={`pay ${id} ${paid.length}`}
-                  currency={workshop.currency}
+                  currency={currency}
                   initial={{
-                    amount: open > 0 ? moneyFigure(open, workshop.currency) : '',
+                    amount: open > 0 ? moneyFigure(open, currency) : '',
                     way: 'cash',
                     day: today,
                     back: false,

@@ -72,7 +72,7 @@ export default async function JobPage({ params }: PageProps<'/jobs/[number]'>) {
   const drawing = drawingOf(record, await tickets.drawn(ticket.number));
   const length = (mm: number) => formatStringLength(mm, workshop.lengthSystem);
   const money = (minor: number | null) =>
-    formatMoney(minor ?? 0, workshop.currency, workshop.locale);
+    formatMoney(minor ?? 0, record.price?.currency ?? workshop.currency, workshop.locale);
   const strung = ({ name, gaugeMm, suppliedByClient }: typeof setup.mains) =>
     `${name} ${formatGauge(gaugeMm)}${suppliedByClient ? ', brought by the client' : ''}`;
   return (

@@ -9,7 +9,7 @@ export async function GET(request: NextRequest) {
   const { payments, workshop } = await openFor('see the money');
   const today = wallTime(new Date(), workshop.timeZone).slice(0, 10);
   const { from, to } = daysAsked(Object.fromEntries(request.nextUrl.searchParams), today);
-  return new Response(paymentTable(await payments.between(from, to), workshop.currency), {
+  return new Response(paymentTable(await payments.between(from, to)), {
     headers: {
       'Content-Type': 'text/csv; charset=utf-8',
       'Content-Disposition': `attachment; filename="payments-${from}-${to}.csv"`,

@@ -105,6 +105,7 @@ export default async function TicketLayout({
       )}
       {ticket.withdrawnAt ? (
         <Withdrawn
+          number={ticket.number}
           day={formatDay(wallTime(ticket.withdrawnAt, workshop.timeZone))}
           why={ticket.withdrawnWhy}
           takeUp={

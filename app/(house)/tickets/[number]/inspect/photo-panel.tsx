@@ -21,6 +21,8 @@ interface PhotoPanelProps {
 }
 
 const NOTHING_CHANGED = 'Nothing was changed.';
+/** What the server opens; a telephone that keeps its pictures otherwise makes one of these. */
+const KINDS = 'image/jpeg,image/png,image/webp,image/avif';
 
 /** Photographs of a racket, from the camera or from files. */
 export function PhotoPanel({ workshopId, number, photos, remove, restore }: PhotoPanelProps) {
@@ -114,7 +116,7 @@ export function PhotoPanel({ workshopId, number, photos, remove, restore }: Phot
           />
           <FileDrop
             label="Photographs from files"
-            accept="image/*"
+            accept={KINDS}
             multiple
             onFiles={(files) => void send(files)}
           />
@@ -128,7 +130,7 @@ export function PhotoPanel({ workshopId, number, photos, remove, restore }: Phot
           <input
             ref={camera}
             type="file"
-            accept="image/*"
+            accept={KINDS}
             capture="environment"
             aria-label="Photograph from the camera"
             className="sr-only"

@@ -3,9 +3,11 @@
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { FormAnswer } from '@/ui/form/result';
+import { Link } from '@/ui/link';
 import { useAwake } from '@/ui/use-awake';
 
 interface WithdrawnProps {
+  readonly number: number;
   readonly day: string;
   readonly why: string;
   /** Nothing where this role does not take it up. */
@@ -15,7 +17,7 @@ interface WithdrawnProps {
 const NO_ANSWER = 'The workshop’s server does not answer. Nothing was changed: try again.';
 
 /** A ticket that is not wanted any more: nothing of it can be worked on until it is taken up again. */
-export function Withdrawn({ day, why, takeUp }: WithdrawnProps) {
+export function Withdrawn({ number, day, why, takeUp }: WithdrawnProps) {
   const router = useRouter();
   const awake = useAwake();
   const [notice, setNotice] = useState<string>();
@@ -28,6 +30,11 @@ export function Withdrawn({ day, why, takeUp }: WithdrawnProps) {
     <section aria-label="Withdrawn" className="max-w-prose">
       <p className="figure text-3xl">Withdrawn on {day}</p>
       <p className="mt-2 mb-5">{why}</p>
+      <p className="mb-5">
+        <Link href={`/papers/${number}/unstrung`} className="underline">
+          Its paper, for a racket that goes back unstrung
+        </Link>
+      </p>
       {takeUp && (
         <button
           type="button"
