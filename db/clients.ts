@@ -36,11 +36,18 @@ export function clientsOf(db: Connection, workshopId: string) {
           and(
             mine,
             isNull(clients.removedAt),
-            or(ilike(clients.name, containing(text)), ilike(clients.contact, containing(text))),
+            // Without a text the index on names is walked along.
+            text === ''
+              ? undefined
+              : or(ilike(clients.name, containing(text)), ilike(clients.contact, containing(text))),
           ),
         )
         .orderBy(
-          sql`case when ${clients.name} ilike ${containing(text).slice(1)} then 0 else 1 end`,
+          ...(text === ''
+            ? []
+            : [
+                sql`case when ${clients.name} ilike ${containing(text).slice(1)} then 0 else 1 end`,
+              ]),
           asc(clients.name),
           asc(clients.id),
         )

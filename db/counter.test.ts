@@ -307,6 +307,7 @@ describe('what is found by words', () => {
       'bruggmann 100',
       'O1 threllan',
       'ottolien',
+      'thrlelan',
     ])
       expect([text, (await ask(shop, text)).slice(0, 3)]).toEqual([
         text,

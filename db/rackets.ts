@@ -44,12 +44,14 @@ export function racketsOf(db: Connection, workshopId: string) {
           and(
             mine,
             isNull(rackets.removedAt),
-            or(
-              ilike(clients.name, containing(text)),
-              ilike(frames.name, containing(text)),
-              ilike(rackets.label, containing(text)),
-              ilike(rackets.mark, containing(text)),
-            ),
+            text === ''
+              ? undefined
+              : or(
+                  ilike(clients.name, containing(text)),
+                  ilike(frames.name, containing(text)),
+                  ilike(rackets.label, containing(text)),
+                  ilike(rackets.mark, containing(text)),
+                ),
           ),
         )
         .orderBy(asc(clients.name), asc(rackets.mark), asc(rackets.id))

@@ -1,6 +1,7 @@
 -- For search: slips of the pen, and accents.
 CREATE EXTENSION IF NOT EXISTS pg_trgm;--> statement-breakpoint
 CREATE EXTENSION IF NOT EXISTS unaccent;--> statement-breakpoint
+CREATE EXTENSION IF NOT EXISTS fuzzystrmatch;--> statement-breakpoint
 CREATE TABLE "client_links" (
 	"token" text PRIMARY KEY NOT NULL,
 	"workshop_id" uuid NOT NULL,

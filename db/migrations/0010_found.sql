@@ -136,7 +136,12 @@ BEGIN
     IF length(said) >= 4 AND said ~ '^[[:alpha:]]+$' THEN
       -- A word that is the beginning of a known one is no slip.
       IF NOT EXISTS (SELECT 1 FROM found_words known WHERE known.workshop_id = here AND known.word LIKE '%' || said || '%') THEN
-        near := ARRAY(SELECT known.word FROM found_words known WHERE known.workshop_id = here AND known.word % said ORDER BY similarity(known.word, said) DESC, known.word LIMIT 3);
+        -- Near by its trigrams, or by two letters at most, as in two that changed places.
+        near := ARRAY(
+          SELECT known.word FROM found_words known
+          WHERE known.workshop_id = here AND length(said) < 200 AND (known.word % said
+            OR (left(known.word, 1) = left(said, 1) AND abs(length(known.word) - length(said)) <= 1 AND levenshtein_less_equal(known.word, said, 2) <= 2))
+          ORDER BY levenshtein_less_equal(known.word, said, 4), similarity(known.word, said) DESC, known.word LIMIT 3);
         IF near = '{}' THEN near := ARRAY[said]; END IF;
         corrected := true;
       END IF;

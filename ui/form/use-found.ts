@@ -42,3 +42,18 @@ export const useFound = <T>(
   key: string,
   delay: number,
 ): readonly T[] => useAnswer(ask, key, delay).found;
+
+/**
+ * What was found for the text that stands there now. Of the answer to an earlier text only what still goes by this one
+ * is offered, so that nobody who types fast takes what they never looked for.
+ */
+export const offered = <T extends { readonly text: string; readonly detail?: string | undefined }>(
+  { to, found }: Answer<T>,
+  text: string,
+): readonly T[] => {
+  if (to === text) return found;
+  const typed = text.trim().toLowerCase();
+  return found.filter(({ text: name, detail = '' }) =>
+    `${name} ${detail}`.toLowerCase().includes(typed),
+  );
+};

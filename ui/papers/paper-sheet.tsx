@@ -199,7 +199,7 @@ export function PaperSheet({ paper, code }: PaperSheetProps) {
       {paper.kind === 'slip' && (
         <p className="border-hair mt-[2mm] flex justify-between border-t pt-[1.5mm] text-[8pt]">
           <span>{paper.workshop}</span>
-          <span className="figure">No. {paper.number}</span>
+          <span className="figure whitespace-nowrap">No. {paper.number}</span>
         </p>
       )}
     </article>

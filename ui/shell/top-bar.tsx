@@ -2,11 +2,12 @@
 
 import { Link } from '../link';
 import { usePathname, useRouter } from 'next/navigation';
-import { useEffect, useState } from 'react';
+import { useCallback, useEffect, useState } from 'react';
 import { areSingleKeysOn, takesKeys } from '../single-keys';
 import { useAwake } from '../use-awake';
 import { Palette, type Finding } from './palette';
 import { ShortcutHelp } from './shortcut-help';
+import { useFindKey } from './use-find-key';
 
 interface TopBarProps {
   readonly workshop: string;
@@ -27,13 +28,13 @@ export function TopBar({ workshop, person, places, takesIn, actions, find }: Top
   const awake = useAwake();
   const [open, setOpen] = useState<'palette' | 'help'>();
 
+  useFindKey(
+    useCallback(() => setOpen('palette'), []),
+    find !== undefined,
+  );
+
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
-      if (find && (event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'k') {
-        event.preventDefault();
-        setOpen('palette');
-        return;
-      }
       if (event.ctrlKey || event.metaKey || event.altKey) return;
       if (takesKeys(event.target) || !areSingleKeysOn()) return;
       if (event.key === 'n' && takesIn) {
@@ -45,7 +46,7 @@ export function TopBar({ workshop, person, places, takesIn, actions, find }: Top
     };
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
-  }, [router, find, takesIn]);
+  }, [router, takesIn]);
 
   return (
     <header className="no-print border-hair flex flex-wrap items-baseline gap-x-5 gap-y-1 border-b px-6 py-2">

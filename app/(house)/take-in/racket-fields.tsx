@@ -4,7 +4,7 @@ import { Link } from '@/ui/link';
 import { Choice } from '@/ui/form/choice';
 import { TextField } from '@/ui/form/field';
 import { Picker } from '@/ui/form/picker';
-import { useAnswer } from '@/ui/form/use-found';
+import { offered, useAnswer } from '@/ui/form/use-found';
 import { findFrames, type FoundRacket } from './actions';
 
 /** Which racket: one that is known, or a new one by its frame and mark. */
@@ -68,7 +68,7 @@ export function RacketFields({ workshopId, known, value, onChange, problems }: R
           <Picker
             label="Frame"
             className="col-span-2 sm:col-span-1"
-            options={frames.found}
+            options={offered(frames, frameLabel)}
             text={frameLabel}
             onText={(text) => onChange({ frameLabel: text, frameId: '' })}
             onPick={({ id, text }) => onChange({ frameId: id, frameLabel: text })}

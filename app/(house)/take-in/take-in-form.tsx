@@ -8,7 +8,7 @@ import { NoteField, TextField } from '@/ui/form/field';
 import { FormFoot } from '@/ui/form/form-foot';
 import { KeptForm } from '@/ui/form/kept-form';
 import { Picker } from '@/ui/form/picker';
-import { useFound } from '@/ui/form/use-found';
+import { offered, useAnswer, useFound } from '@/ui/form/use-found';
 import { useKeptForm } from '@/ui/form/use-kept-form';
 import { findClients, racketsOfClient, takeIn } from './actions';
 import { KnownPanel } from './known-panel';
@@ -57,7 +57,10 @@ export function TakeInForm({ name, workshopId, initial, now }: TakeInFormProps) 
       });
   };
 
-  const clients = useFound(() => findClients(workshopId, clientName), clientName, 120);
+  const answer = useAnswer(() => findClients(workshopId, clientName), clientName, 120);
+  const clients = offered(answer, clientName);
+  // Nobody is offered as new before it is known who is here.
+  const waits = answer.to !== clientName && !answer.lost;
   const asked = useFound(
     async () => (clientId ? racketsOfClient(workshopId, clientId) : []),
     clientId,
@@ -83,7 +86,7 @@ export function TakeInForm({ name, workshopId, initial, now }: TakeInFormProps) 
               racketId: clients.find((client) => client.id === id)?.rackets[0]?.id ?? '',
             })
           }
-          addText={(typed) => `New client: ${typed}`}
+          addText={waits ? undefined : (typed) => `New client: ${typed}`}
           onAdd={(typed) => set({ clientId: '', clientName: typed, newClient: true, racketId: '' })}
           problem={problem('clientName')}
           hint={
