@@ -4,11 +4,14 @@ import { and, asc, count, eq, ilike, isNull, or, sql } from 'drizzle-orm';
 import type { Talk } from '@/core/advice/talk';
 import type { Connection } from './connection';
 import { containing, missed, type Saved } from './saving';
-import { clients, rackets, tickets } from './schema';
+import { clients, rackets, tickets, workshops } from './schema';
 
 export type Client = typeof clients.$inferSelect;
 export type ClientFacts = Pick<Client, 'name' | 'contact' | 'tensionUnit' | 'notes'> &
   Partial<Pick<Client, 'address' | 'mayWrite'>>;
+
+/** Rows of one statement. */
+const BROUGHT_AT_ONCE = 500;
 
 /** Names that a search for near ones looks through, and how near is near, 0 to 1. */
 const NAMES_COMPARED = 5000;
@@ -78,6 +81,34 @@ export function clientsOf(db: Connection, workshopId: string) {
         .from(clients)
         .where(and(mine, isNull(clients.removedAt)))
         .orderBy(asc(clients.name), asc(clients.id)),
+
+    /** The names of all clients, for who comes in from elsewhere. */
+    async names(): Promise<string[]> {
+      const rows = await db
+        .select({ name: clients.name })
+        .from(clients)
+        .where(and(mine, isNull(clients.removedAt)));
+      return rows.map(({ name }) => name);
+    },
+
+    /** Adds many, and nobody whose name is here already. Call it inside a transaction. */
+    async bring(
+      rows: readonly Pick<Client, 'name' | 'contact' | 'address' | 'notes'>[],
+    ): Promise<number> {
+      // Two at once: the second waits here, and finds who came in with the first.
+      await db
+        .select({ id: workshops.id })
+        .from(workshops)
+        .where(eq(workshops.id, workshopId))
+        .for('update');
+      const known = new Set((await this.names()).map((name) => name.trim().toLowerCase()));
+      const fresh = rows.filter(({ name }) => !known.has(name.trim().toLowerCase()));
+      for (let i = 0; i < fresh.length; i += BROUGHT_AT_ONCE)
+        await db
+          .insert(clients)
+          .values(fresh.slice(i, i + BROUGHT_AT_ONCE).map((row) => ({ ...row, workshopId })));
+      return fresh.length;
+    },
 
     async get(id: string): Promise<Client | undefined> {
       const [row] = await db.select().from(clients).where(one(id));

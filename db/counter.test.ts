@@ -356,6 +356,23 @@ describe('what is found by words', () => {
   });
 });
 
+describe('clients from elsewhere', () => {
+  it('come in once, also where two bring the same table at once', async () => {
+    const shop = await newWorkshop(open.db);
+    const rows = Array.from({ length: 1200 }, (_, i) => ({
+      name: `Client ${i}`,
+      contact: '',
+      address: '',
+      notes: '',
+    }));
+    const bring = () =>
+      open.db.transaction((transaction) => recordsOf(transaction, shop.id).clients.bring(rows));
+    const added = await Promise.all([bring(), bring()]);
+    expect([...added].sort((a, b) => a - b)).toEqual([0, 1200]);
+    expect(await shop.clients.names()).toHaveLength(1200);
+  });
+});
+
 describe('the list of jobs', () => {
   it('filters, sorts and pages in the records', async () => {
     const { shop, jobs } = await withJobs([1200, 3000, 2000]);

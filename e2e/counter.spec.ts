@@ -274,3 +274,28 @@ test('a crack stops the ticket, until its owner has written or it is handed back
   await page.goto(`/tickets/${number}/inspect`);
   await expect(page.getByText('“I know, one last match.”')).toBeVisible();
 });
+
+test('clients of another program come in from its table, row by row first', async ({ page }) => {
+  const [one, two] = [own('Imogen Farrow'), own('Piran Lusk')];
+  await page.goto('/clients/import');
+  await awake(page);
+  const table = `A;B;C;D\n${one};von Ahn;555 01;links\n${two};;;\n;;x;\n`;
+  await page.getByLabel('Table of clients').setInputFiles(fileOf('clients.csv', table));
+  await expect(page.getByText('0 new, 0 here already, 3 not right')).toBeVisible();
+  await page.getByLabel('Name', { exact: true }).selectOption(['A', 'B']);
+  await page.getByLabel('How to reach them').selectOption(['C']);
+  await page.getByLabel('Notes').selectOption(['D']);
+  await expect(page.getByText('2 new, 0 here already, 1 not right')).toBeVisible();
+  await expect(page.getByRole('row').filter({ hasText: 'row 4' })).toContainText(
+    'Give the client’s name',
+  );
+  await page.getByRole('button', { name: 'Bring 2 clients in' }).click();
+  await page.waitForURL('/clients');
+  await page.goto(`/clients?find=${encodeURIComponent(one)}`);
+  await expect(page.getByRole('link', { name: `${one} von Ahn` })).toBeVisible();
+  await page.goto('/clients/import');
+  await awake(page);
+  await page.getByLabel('Table of clients').setInputFiles(fileOf('clients.csv', table));
+  await page.getByLabel('Name', { exact: true }).selectOption(['A', 'B']);
+  await expect(page.getByText('0 new, 2 here already, 1 not right')).toBeVisible();
+});

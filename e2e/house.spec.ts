@@ -13,6 +13,7 @@ const PAGES = [
   '/strings',
   '/strings/new',
   '/strings/import',
+  '/clients/import',
   '/jobs',
   '/jobs/390',
   '/workshop',

@@ -65,16 +65,24 @@ function addressOf(file: string, { ids, tickets: numbers }: Target): string {
 
 /** A message that a route takes; pages are asked for. */
 const sentTo = (path: string, { workshopId, tickets: numbers }: Target): object | undefined =>
-  path.endsWith('/import/file')
-    ? { madeFor: workshopId, message: { key: workshopId, text: 'x' } }
-    : path.endsWith('/inspect/photo')
-      ? {
-          madeFor: workshopId,
-          message: { id: workshopId, number: numbers[0], caption: '', data: 'eA==' },
-        }
-      : path.endsWith('/events')
-        ? { madeFor: workshopId, known: 0, events: [] }
-        : undefined;
+  path === '/clients/import/file'
+    ? {
+        madeFor: workshopId,
+        message: {
+          key: workshopId,
+          clients: [{ name: 'Hostile', contact: '', address: '', notes: '' }],
+        },
+      }
+    : path.endsWith('/import/file')
+      ? { madeFor: workshopId, message: { key: workshopId, text: 'x' } }
+      : path.endsWith('/inspect/photo')
+        ? {
+            madeFor: workshopId,
+            message: { id: workshopId, number: numbers[0], caption: '', data: 'eA==' },
+          }
+        : path.endsWith('/events')
+          ? { madeFor: workshopId, known: 0, events: [] }
+          : undefined;
 
 async function statusOf(path: string, target: Target): Promise<number> {
   const message = sentTo(path, target);

@@ -38,6 +38,7 @@ const DEEDS = {
   'see records': ['owner', 'stringer', 'counter'],
   'correct a record': ['owner', 'stringer'],
   'take records out': ['owner'],
+  'bring records in': ['owner'],
   'see machines': ['owner', 'stringer', 'learner'],
   'check machines': ['owner', 'stringer'],
   'change machines': ['owner'],

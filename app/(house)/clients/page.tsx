@@ -1,6 +1,7 @@
 import { openFor } from '@/app/identity/at-work';
 import type { Metadata } from 'next';
 import { onePage, pageNumber, searchText, span } from '@/app/search-text';
+import { Link } from '@/ui/link';
 import { may } from '@/core/house/policy';
 import { ListPage, Pages, RowLink, Table } from '@/ui/list-page';
 
@@ -20,6 +21,9 @@ export default async function ClientsPage({ searchParams }: PageProps<'/clients'
     >
       {may(role, 'take records out') && (
         <p className="no-print mb-4 flex gap-6">
+          <Link href="/clients/import" className="underline">
+            Bring in from a table
+          </Link>
           <a href="/clients/table" download className="underline">
             Save all as a table
           </a>

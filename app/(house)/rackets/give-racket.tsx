@@ -1,12 +1,10 @@
 'use client';
 
 import { useRouter } from 'next/navigation';
-import { useState } from 'react';
 import { toast } from 'sonner';
-import { Picker, type Pick } from '@/ui/form/picker';
-import { useFound } from '@/ui/form/use-found';
+import { ChooseClient } from '@/app/(house)/clients/choose-client';
+import type { Pick } from '@/ui/form/picker';
 import { isDone } from '@/ui/is-done';
-import { useAwake } from '@/ui/use-awake';
 
 interface GiveRacketProps {
   readonly owner: { readonly id: string; readonly name: string };
@@ -15,62 +13,34 @@ interface GiveRacketProps {
   readonly give: (from: string, to: string) => Promise<string | void>;
 }
 
-const NOTHING_CHANGED = 'Nothing was changed.';
-
 /** For a racket that was sold or handed down: from here on it is somebody else's, and it can be undone. */
 export function GiveRacket({ owner, near, give }: GiveRacketProps) {
   const router = useRouter();
-  const awake = useAwake();
-  const [typed, setTyped] = useState('');
-  const [chosen, setChosen] = useState<Pick>();
-  const found = useFound(() => near(typed), typed, 150);
-
-  const move = async (from: string, to: string, words: string, undo: boolean) => {
-    if (!(await isDone(() => give(from, to), NOTHING_CHANGED))) return;
-    toast(words, {
-      duration: 15_000,
-      ...(undo && {
-        action: {
-          label: 'Undo',
-          onClick: () => void move(to, from, `It is ${owner.name}’s again.`, false),
-        },
-      }),
-    });
-    setTyped('');
-    setChosen(undefined);
+  const moved = async (from: string, to: string): Promise<boolean> => {
+    if (!(await isDone(() => give(from, to), 'Nothing was changed.'))) return false;
     router.refresh();
+    return true;
   };
-
+  const undo = async (from: string) => {
+    if (await moved(from, owner.id)) toast(`It is ${owner.name}’s again.`);
+  };
+  const go = async (chosen: Pick): Promise<boolean> => {
+    if (!(await moved(owner.id, chosen.id))) return false;
+    toast(`It is ${chosen.text}’s racket now.`, {
+      duration: 15_000,
+      action: { label: 'Undo', onClick: () => void undo(chosen.id) },
+    });
+    return true;
+  };
   return (
-    <details className="mt-6">
-      <summary className="cursor-pointer underline">It belongs to somebody else now</summary>
-      <div className="mt-2 flex max-w-xl flex-wrap items-end gap-4">
-        <Picker
-          className="grow"
-          label="Its new owner"
-          options={found.filter((each) => each.id !== owner.id)}
-          text={typed}
-          onText={(text) => {
-            setTyped(text);
-            setChosen(undefined);
-          }}
-          onPick={(pick) => {
-            setTyped(pick.text);
-            setChosen(pick);
-          }}
-          hint="What was done on it goes with it; closed records keep the name that stood there. The address of its page is withdrawn."
-        />
-        <button
-          type="button"
-          disabled={!awake || !chosen}
-          onClick={() =>
-            chosen && void move(owner.id, chosen.id, `It is ${chosen.text}’s racket now.`, true)
-          }
-          className="border-ink border px-4 py-1.5 disabled:opacity-50"
-        >
-          Give it over
-        </button>
-      </div>
-    </details>
+    <ChooseClient
+      about="It belongs to somebody else now"
+      label="Its new owner"
+      hint="What was done on it goes with it; closed records keep the name that stood there. The address of its page is withdrawn."
+      action="Give it over"
+      not={owner.id}
+      near={near}
+      go={go}
+    />
   );
 }

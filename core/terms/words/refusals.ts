@@ -29,6 +29,10 @@ export const REFUSAL_WORDS = {
   'job.no json': 'That is no JSON: give the document of a job as it was saved.',
   'job.wrong': 'That is no document of a job: at {where}, {why}.',
   'job.no bed': 'Its frame makes no bed any more: {why}',
+  'sheet.too long': 'That is too long for a table of clients: 12 million letters at most.',
+  'sheet.quote': 'A double quote is opened in it and not closed.',
+  'sheet.no rows': 'There is no row below the names of the columns.',
+  'sheet.too many': 'At most {most} rows at a time.',
   'photo.too large':
     'A photograph is at most 12 MB and 80 million pixels: take it anew with a smaller setting.',
   'photo.no picture': 'That is no photograph that can be opened: choose a JPEG, PNG, WebP or AVIF.',

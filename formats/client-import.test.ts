@@ -1,0 +1,96 @@
+import { describe, expect, it } from 'vitest';
+import { answerRows, guessMapping, readSheet, sameName, textOf } from './client-import';
+import { clientTable } from './people-tables';
+
+const sheetOf = (text: string) => {
+  const read = readSheet(text);
+  if (!read.ok) throw new Error(read.problem);
+  return read.value;
+};
+const none = new Set<string>();
+
+describe('clients out of any table', () => {
+  it('are read with commas, semicolons or tabs, and quotes over lines', () => {
+    for (const by of [',', ';', '\t']) {
+      const sheet = sheetOf(
+        ['Name', 'E-Mail', 'Remarks'].join(by) +
+          '\r\n' +
+          ['"Brill, Ada"', 'ada@court.example', '"left-handed\nslow swing"'].join(by),
+      );
+      expect(answerRows(sheet, guessMapping(sheet.head), none)).toEqual([
+        {
+          line: 2,
+          state: 'new',
+          client: {
+            name: 'Brill, Ada',
+            contact: 'ada@court.example',
+            address: '',
+            notes: 'left-handed\nslow swing',
+          },
+        },
+      ]);
+    }
+  });
+
+  it('join the columns that are mapped to one field', () => {
+    const sheet = sheetOf('First name,Last name,Street,Town,Phone\nAda,Brill,Court 2,Skerry,555');
+    expect(guessMapping(sheet.head)).toEqual({
+      name: [0, 1],
+      address: [2, 3],
+      contact: [4],
+      notes: [],
+    });
+    expect(answerRows(sheet, guessMapping(sheet.head), none)[0]).toMatchObject({
+      client: { name: 'Ada Brill', address: 'Court 2\nSkerry', contact: '555' },
+    });
+  });
+
+  it('are known by their letters in older encodings too', () => {
+    expect(textOf(new TextEncoder().encode('Brüggmann'))).toBe('Brüggmann');
+    expect(textOf(Uint8Array.from([0x42, 0x72, 0xfc]))).toBe('Brü');
+    expect(textOf(Uint8Array.from([0xff, 0xfe, 0x41, 0, 0x64, 0]))).toContain('Ad');
+  });
+
+  it('answer every row, and leave out who is here already or stood there before', () => {
+    const sheet = sheetOf(`Name\nAda  BRILL\nBo\nbo\n${'x'.repeat(200)}\n`);
+    const states = answerRows(sheet, guessMapping(sheet.head), new Set([sameName('ada brill')]));
+    expect(states.map(({ state }) => state)).toEqual([
+      'here already',
+      'new',
+      'here already',
+      'wrong',
+    ]);
+    expect(states[3]).toMatchObject({ why: expect.stringContaining('120 letters') as string });
+  });
+
+  it('answer ten thousand wrong rows, each with its sentence', () => {
+    const sheet = sheetOf(`Name,Mail\n${',a@b.example\n'.repeat(10_000)}`);
+    const rows = answerRows(sheet, guessMapping(sheet.head), none);
+    expect(rows).toHaveLength(10_000);
+    expect(rows.every(({ state }) => state === 'wrong')).toBe(true);
+  });
+
+  it('come back from their own table as they were', () => {
+    const client = {
+      id: 'i',
+      name: '=Ada',
+      contact: '555',
+      address: 'A\nB',
+      mayWrite: 'no',
+      tensionUnit: null,
+      notes: 'n',
+    };
+    const sheet = sheetOf(clientTable([client]));
+    expect(answerRows(sheet, guessMapping(sheet.head), none)[0]).toMatchObject({
+      client: { name: '=Ada', contact: '555', address: 'A\nB', notes: 'n' },
+    });
+  });
+
+  it('say what is no table', () => {
+    expect(readSheet('')).toMatchObject({ ok: false });
+    expect(readSheet('Name\n')).toMatchObject({ ok: false });
+    expect(readSheet('Name\n"open')).toMatchObject({
+      problem: expect.stringContaining('quote') as string,
+    });
+  });
+});
