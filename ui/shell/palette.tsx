@@ -20,6 +20,9 @@ export interface Finding {
   readonly detail?: string;
 }
 
+/** So many letters of an action are no name of somebody any more. */
+const WRITTEN_OUT = 5;
+
 interface PaletteProps {
   readonly open: boolean;
   readonly close: () => void;
@@ -40,7 +43,11 @@ export function Palette({ open, close, actions: known, find }: PaletteProps) {
   const waits = asked !== '' && !answered;
   const found = answered ? answer.found : [];
   const actions = known.filter(({ text }) => text.toLowerCase().includes(asked.toLowerCase()));
-  const all = [...found, ...actions];
+  // Who writes an action out means it, whatever a word of it may be near to.
+  const meant = actions.filter(
+    ({ text }) => asked.length >= WRITTEN_OUT && text.toLowerCase().startsWith(asked.toLowerCase()),
+  );
+  const all = [...meant, ...found, ...actions.filter((action) => !meant.includes(action))];
 
   const leave = () => {
     entered.current = false;
