@@ -69,8 +69,8 @@ export function jobListAddress(
   const told = Object.entries(next).filter(
     ([key, value]) => value !== '' && value !== USUAL[key as keyof JobList],
   );
-  const query = new URLSearchParams(told.map(([key, value]) => [key, String(value)]));
-  return told.length === 0 ? path : `${path}?${query.toString()}`;
+  const query = told.map(([key, value]) => `${key}=${encodeURIComponent(String(value))}`);
+  return told.length === 0 ? path : `${path}?${query.join('&')}`;
 }
 
 /**
