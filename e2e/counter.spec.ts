@@ -276,6 +276,7 @@ test('a crack stops the ticket, until its owner has written or it is handed back
 });
 
 test('clients of another program come in from its table, row by row first', async ({ page }) => {
+  page.setDefaultTimeout(20_000);
   const [one, two] = [own('Imogen Farrow'), own('Piran Lusk')];
   await page.goto('/clients/import');
   await awake(page);

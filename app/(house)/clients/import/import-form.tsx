@@ -106,6 +106,7 @@ export function ImportForm({ workshopId, known }: ImportFormProps) {
                 <span className="label block">{NAMES[field]}</span>
                 <select
                   multiple
+                  aria-label={NAMES[field]}
                   size={Math.min(6, sheet.head.length)}
                   value={mapping[field].map(String)}
                   onChange={(event) =>
