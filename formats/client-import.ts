@@ -17,7 +17,7 @@ export const clientRowSchema = z.object({
   address: textIn.trim().max(400, 'Keep the address under 400 letters.'),
   notes: noteText,
 });
-export type ClientRow = z.output<typeof clientRowSchema>;
+type ClientRow = z.output<typeof clientRowSchema>;
 
 export interface Sheet {
   readonly head: readonly string[];
