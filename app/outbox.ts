@@ -2,7 +2,7 @@
 import { randomUUID } from 'node:crypto';
 import { after } from 'next/server';
 import { createTransport } from 'nodemailer';
-import { formatDay, wallTime } from '@/core/measure/promised-time';
+import { dayAt, formatDay } from '@/core/measure/promised-time';
 import { dueAfter } from '@/core/papers/due';
 import {
   fillTemplate,
@@ -45,7 +45,7 @@ export async function putInOutbox(
     return `There is no mail address of ${client.name}: write it under how to reach them.`;
   const address = await ourAddress();
   const page = clientPage(address, await clientLinks.ensure(ticket.racketId));
-  const strung = wallTime(ticket.closedAt, workshop.timeZone).slice(0, 10);
+  const strung = dayAt(ticket.closedAt, workshop.timeZone);
   const { mark, frameName } = ticket.record.racket;
   const all: Readonly<Record<string, string>> = {
     client: client.name,
@@ -58,7 +58,7 @@ export async function putInOutbox(
       workshop.currency,
       workshop.locale,
     ).replace(/^./, (letter) => letter.toUpperCase()),
-    strung: formatDay(`${strung}T00:00`),
+    strung: formatDay(strung),
     due: formatDay(`${dueAfter(ticket.record, strung).day}T00:00`),
     ...values,
   };

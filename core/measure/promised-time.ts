@@ -145,9 +145,20 @@ export const formatDayIn = (day: string, locale: string): string =>
   );
 
 /**
- * `27 Nov 2026`.
+ * `27 Nov 2026`, of a time or of a day.
  *
  * @example
  * formatDay('2026-01-05T09:00') // '5 Jan 2026'
+ * formatDay('2026-01-05') // '5 Jan 2026'
  */
-export const formatDay = (wall: WallTime): string => format(asDate(wall), 'd MMM yyyy');
+export const formatDay = (wall: WallTime): string =>
+  format(asDate(`${wall.slice(0, 10)}T00:00`), 'd MMM yyyy');
+
+/**
+ * The day of an instant on the workshop's clock.
+ *
+ * @example
+ * dayAt(new Date('2026-01-05T23:30:00Z'), 'Europe/Vienna') // '2026-01-06'
+ */
+export const dayAt = (instant: Date, timeZone: string): string =>
+  wallTime(instant, timeZone).slice(0, 10);

@@ -75,7 +75,7 @@ export function slipOf({
           { where: 'Crosses', string: stringWords(setup.crosses) },
         ]
       : [{ where: 'Mains and crosses', string: stringWords(setup.mains) }],
-    strung: formatDay(`${day}T00:00`),
+    strung: formatDay(day),
     by: hands?.strungBy.map(({ name }) => name).join(', ') ?? '',
     judge: 'Judge it after an hour of play.',
     due: formatDay(`${dueAfter(record, day).day}T00:00`),

@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
 import { openFor } from '@/app/identity/at-work';
 import { formatMoney } from '@/core/measure/money';
-import { formatDay, wallTime } from '@/core/measure/promised-time';
+import { dayAt, formatDay } from '@/core/measure/promised-time';
 import { rateWords } from '@/core/papers/invoice';
 import { closeOfDay } from '@/core/papers/payment';
 import { RowLink, Table } from '@/ui/list-page';
@@ -15,7 +15,7 @@ const BOX = 'border-edge bg-sheet border-b-2 px-2 py-1.5';
 /** What came in on a day or between two, by way and by tax; what was invoiced, and what is owed. */
 export default async function MoneyPage({ searchParams }: PageProps<'/money'>) {
   const { workshop, payments, invoices } = await openFor('see the money');
-  const today = wallTime(new Date(), workshop.timeZone).slice(0, 10);
+  const today = dayAt(new Date(), workshop.timeZone);
   const { from, to } = daysAsked(await searchParams, today);
   const [paid, issued, owed] = await Promise.all([
     payments.between(from, to),
@@ -25,10 +25,7 @@ export default async function MoneyPage({ searchParams }: PageProps<'/money'>) {
   const own = paid.filter(({ price }) => price.currency === workshop.currency);
   const close = closeOfDay(own);
   const money = (minor: number) => formatMoney(minor, workshop.currency, workshop.locale);
-  const when =
-    from === to
-      ? formatDay(`${from}T00:00`)
-      : `${formatDay(`${from}T00:00`)} to ${formatDay(`${to}T00:00`)}`;
+  const when = from === to ? formatDay(from) : `${formatDay(from)} to ${formatDay(to)}`;
   const query = `?from=${from}&to=${to}`;
   return (
     <main className="px-6 py-6">
@@ -102,7 +99,7 @@ export default async function MoneyPage({ searchParams }: PageProps<'/money'>) {
             rows={paid.map(({ id, day, job, clientName, way, amountMinor, note, price }) => ({
               key: id,
               cells: [
-                formatDay(`${day}T00:00`),
+                formatDay(day),
                 <RowLink key="job" href={`/jobs/${job}`}>
                   {job}
                 </RowLink>,
@@ -146,7 +143,7 @@ export default async function MoneyPage({ searchParams }: PageProps<'/money'>) {
                 <RowLink key="number" href={`/invoices/${number}`}>
                   {number}
                 </RowLink>,
-                formatDay(`${day}T00:00`),
+                formatDay(day),
                 clientName,
                 <span key="sum" className="figure text-lg">
                   {money(kind === 'invoice' ? totalMinor : -totalMinor)}

@@ -3,7 +3,7 @@
 import { z } from 'zod';
 import { action, rowId, ticketNumber } from '@/app/action';
 import { misread, refused, Undone, wholly } from '@/app/answers';
-import { wallTime } from '@/core/measure/promised-time';
+import { dayAt } from '@/core/measure/promised-time';
 import { areBilledAlike, invoiceFor, type BilledJob } from '@/core/papers/invoice';
 import type { JobPrice } from '@/core/counter/price';
 import type { ListedTicket } from '@/db/tickets';
@@ -53,7 +53,7 @@ export const issueInvoice = action(
             'These jobs are priced in different currencies or ways: put them on an invoice each. Nothing was issued.',
           );
         const client = await clients.get(clientId);
-        const day = wallTime(new Date(), workshop.timeZone).slice(0, 10);
+        const day = dayAt(new Date(), workshop.timeZone);
         const issued = await invoices.issue(
           id,
           person.id,
@@ -93,7 +93,7 @@ export const creditInvoice = action(
   async ({ together, workshop, person }, id, number, typed): Promise<FormAnswer> => {
     const read = creditSchema.safeParse(typed);
     if (!read.success) return misread(read.error);
-    const day = wallTime(new Date(), workshop.timeZone).slice(0, 10);
+    const day = dayAt(new Date(), workshop.timeZone);
     return wholly(() =>
       together(async ({ invoices }) => {
         const issued = await invoices.credit(id, person.id, number, day, read.data.why);

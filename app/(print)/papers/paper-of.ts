@@ -5,7 +5,7 @@ import { routeNumber } from '@/app/route-id';
 import { extraWorkMinor, extraWorkWords } from '@/core/counter/extra-work';
 import { inspectionWords, isCracked } from '@/core/counter/inspection';
 import { formatMoney } from '@/core/measure/money';
-import { formatDay, formatWall, wallTime } from '@/core/measure/promised-time';
+import { dayAt, formatDay, formatWall, wallTime } from '@/core/measure/promised-time';
 import { formatTicket, type TensionUnit } from '@/core/measure/units';
 import { dueAfter } from '@/core/papers/due';
 import { letterOf } from '@/core/papers/letter';
@@ -25,7 +25,7 @@ function contentOf(
 ): Record<string, unknown> | undefined {
   const now = wallTime(new Date(), workshop.timeZone);
   const { record, closedAt, wish, extra, inspection } = ticket;
-  const closedDay = closedAt && wallTime(closedAt, workshop.timeZone).slice(0, 10);
+  const closedDay = closedAt && dayAt(closedAt, workshop.timeZone);
   const promised = formatWall(ticket.promised, now);
   const money = (minor: number) => formatMoney(minor, workshop.currency, workshop.locale);
   if (kind === 'stub') {
@@ -48,7 +48,7 @@ function contentOf(
       figure: mainN && crossN ? formatTicket({ mainN, crossN, unit }) : '',
       facts: closedDay
         ? [
-            ...fact('Strung', formatDay(`${closedDay}T00:00`)),
+            ...fact('Strung', formatDay(closedDay)),
             ...fact(
               'String',
               [...new Set([record?.setup.mains.name ?? '', record?.setup.crosses.name ?? ''])].join(
@@ -67,17 +67,9 @@ function contentOf(
     };
   }
   if (!record || !closedDay) return undefined;
-  if (kind === 'slip')
-    return {
-      slip: slipOf({
-        workshop: workshop.name,
-        number: ticket.number,
-        day: closedDay,
-        unit,
-        record,
-      }),
-    };
-  const slip = slipOf({ workshop: '', number: ticket.number, day: closedDay, unit, record });
+  const { number } = ticket;
+  const slip = slipOf({ workshop: workshop.name, number, day: closedDay, unit, record });
+  if (kind === 'slip') return { slip };
   if (!record.advice) return undefined;
   const due = dueAfter(record, closedDay);
   return {
@@ -88,7 +80,7 @@ function contentOf(
       ...fact('Strung', slip.by ? `${slip.strung} by ${slip.by}` : slip.strung),
       ...fact('Due again', slip.due),
     ],
-    back: `Come back by ${formatDay(`${due.day}T00:00`)}: ${due.why === 'by play' ? 'by then, at what you told us you play, these strings have done their time' : 'by then these strings have lost their life by lying, played or not'}.`,
+    back: `Come back by ${formatDay(due.day)}: ${due.why === 'by play' ? 'by then, at what you told us you play, these strings have done their time' : 'by then these strings have lost their life by lying, played or not'}.`,
   };
 }
 

@@ -2,7 +2,7 @@ import { differenceInCalendarDays } from 'date-fns';
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { openLink } from '@/app/client-page-at';
-import { formatDay, formatWall, wallTime } from '@/core/measure/promised-time';
+import { dayAt, formatDay, formatWall, wallTime } from '@/core/measure/promised-time';
 import { dueAfter } from '@/core/papers/due';
 import { slipOf } from '@/core/papers/slip';
 import { lossAfter, lossWords } from '@/core/papers/wear';
@@ -37,7 +37,7 @@ export default async function ClientPage({ params }: PageProps<'/c/[token]'>) {
   const now = wallTime(new Date(), workshop.timeZone);
   const open = history.find(({ closedAt, withdrawnAt }) => !closedAt && !withdrawnAt);
   const last = history.find(({ record }) => record);
-  const strung = last?.closedAt && wallTime(last.closedAt, workshop.timeZone).slice(0, 10);
+  const strung = last?.closedAt && dayAt(last.closedAt, workshop.timeZone);
   const unit = client?.tensionUnit ?? workshop.tensionUnit;
   const slip =
     last?.record && strung
@@ -102,7 +102,7 @@ export default async function ClientPage({ params }: PageProps<'/c/[token]'>) {
               figure
               note={due.why === 'by play' ? `at ${plays} plays a week` : 'by lying, played or not'}
             >
-              {isDue ? <span className="text-warn">now</span> : formatDay(`${due.day}T00:00`)}
+              {isDue ? <span className="text-warn">now</span> : formatDay(due.day)}
             </Fact>
           </Facts>
           <p className="label mt-3">

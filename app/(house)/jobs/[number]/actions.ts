@@ -6,7 +6,7 @@ import { misread, refused, said } from '@/app/answers';
 import { putInOutbox, sendSoon } from '@/app/outbox';
 import { correctionSchema } from '@/app/(house)/tickets/[number]/life/life-entry';
 import { formatMoney } from '@/core/measure/money';
-import { formatDayIn, wallTime } from '@/core/measure/promised-time';
+import { dayAt, formatDayIn } from '@/core/measure/promised-time';
 import { MESSAGE_KINDS } from '@/core/papers/messages';
 import type { FormAnswer } from '@/ui/form/result';
 import { paymentSchema, type PaymentEntry } from './payment-entry';
@@ -41,7 +41,7 @@ export const takePayment = action(
     const read = paymentSchema(currency).safeParse(typed);
     if (!read.success) return misread(read.error);
     const { amount, way, day, back, note } = read.data;
-    if (day > wallTime(new Date(), workshop.timeZone).slice(0, 10))
+    if (day > dayAt(new Date(), workshop.timeZone))
       return { ok: false, problems: { day: 'That day is still to come.' } };
     if (ticket.toPayMinor === null)
       return refused('Payment was not kept yet when this job was closed. Nothing was saved.');

@@ -4,7 +4,7 @@ import { issueInvoice } from '@/app/(print)/invoices/actions';
 import { PhotoPanel } from '@/app/(house)/tickets/[number]/inspect/photo-panel';
 import { may } from '@/core/house/policy';
 import { formatMoney, moneyFigure } from '@/core/measure/money';
-import { formatDay, wallTime } from '@/core/measure/promised-time';
+import { dayAt, formatDay, wallTime } from '@/core/measure/promised-time';
 import { PAPER_NAMES } from '@/core/papers/paper';
 import { payWords } from '@/core/papers/payment';
 import type { Letter } from '@/db/outbox';
@@ -40,7 +40,7 @@ export async function CounterPart({ ticket }: { readonly ticket: ListedTicket })
   const currency = record?.price?.currency ?? workshop.currency;
   const money = (minor: number) => formatMoney(minor, currency, workshop.locale);
   const dayOf = (at: Date) => formatDay(wallTime(at, workshop.timeZone));
-  const today = wallTime(new Date(), workshop.timeZone).slice(0, 10);
+  const today = dayAt(new Date(), workshop.timeZone);
   const open = toPayMinor === null ? 0 : toPayMinor - paidMinor;
   const together = openJobs.filter((each) => each !== number);
   const canInvoice = record?.price && openJobs.includes(number);
@@ -140,7 +140,7 @@ export async function CounterPart({ ticket }: { readonly ticket: ListedTicket })
                     <tr key={key} className="border-hair border-b align-baseline">
                       <td className="figure py-1 pr-5">{money(amountMinor)}</td>
                       <td className="pr-5">{amountMinor < 0 ? `given back, ${way}` : way}</td>
-                      <td className="pr-5">{formatDay(`${day}T00:00`)}</td>
+                      <td className="pr-5">{formatDay(day)}</td>
                       <td className="label">{[note, who].filter(Boolean).join(', ')}</td>
                     </tr>
                   ))}

@@ -1,6 +1,6 @@
 import type { NextRequest } from 'next/server';
 import { openFor } from '@/app/identity/at-work';
-import { wallTime } from '@/core/measure/promised-time';
+import { dayAt } from '@/core/measure/promised-time';
 import type { ListedJob } from '@/db/jobs';
 import { jobTableHead, jobTableRows, type TableJob } from '@/formats/job-table';
 import { jobsAsked } from '../asked';
@@ -13,8 +13,8 @@ export async function GET(request: NextRequest) {
   const asked = jobsAsked(Object.fromEntries(request.nextUrl.searchParams), workshop);
   const plain = (job: ListedJob): TableJob => ({
     ...job,
-    day: wallTime(job.closedAt, workshop.timeZone).slice(0, 10),
-    collected: job.collectedAt && wallTime(job.collectedAt, workshop.timeZone).slice(0, 10),
+    day: dayAt(job.closedAt, workshop.timeZone),
+    collected: job.collectedAt && dayAt(job.collectedAt, workshop.timeZone),
     currency: workshop.currency,
   });
   let last = 0;

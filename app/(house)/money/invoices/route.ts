@@ -1,6 +1,6 @@
 import type { NextRequest } from 'next/server';
 import { openFor } from '@/app/identity/at-work';
-import { wallTime } from '@/core/measure/promised-time';
+import { dayAt } from '@/core/measure/promised-time';
 import { invoiceTable } from '@/formats/books-table';
 import { daysAsked } from '../days';
 
@@ -9,7 +9,7 @@ const MOST = 100_000;
 /** Invoices and credit notes between two days, for the books. */
 export async function GET(request: NextRequest) {
   const { invoices, workshop } = await openFor('see the money');
-  const today = wallTime(new Date(), workshop.timeZone).slice(0, 10);
+  const today = dayAt(new Date(), workshop.timeZone);
   const { from, to } = daysAsked(Object.fromEntries(request.nextUrl.searchParams), today);
   return new Response(invoiceTable((await invoices.between(from, to, MOST)).toReversed()), {
     headers: {

@@ -1,13 +1,13 @@
 import type { NextRequest } from 'next/server';
 import { openFor } from '@/app/identity/at-work';
-import { wallTime } from '@/core/measure/promised-time';
+import { dayAt } from '@/core/measure/promised-time';
 import { paymentTable } from '@/formats/books-table';
 import { daysAsked } from '../days';
 
 /** Payments between two days, for the books. */
 export async function GET(request: NextRequest) {
   const { payments, workshop } = await openFor('see the money');
-  const today = wallTime(new Date(), workshop.timeZone).slice(0, 10);
+  const today = dayAt(new Date(), workshop.timeZone);
   const { from, to } = daysAsked(Object.fromEntries(request.nextUrl.searchParams), today);
   return new Response(paymentTable(await payments.between(from, to)), {
     headers: {

@@ -4,7 +4,7 @@ import { Link } from '@/ui/link';
 import { notFound } from 'next/navigation';
 import { cache } from 'react';
 import { routeId } from '@/app/route-id';
-import { formatDay, formatWall, wallTime } from '@/core/measure/promised-time';
+import { dayAt, formatDay, formatWall, wallTime } from '@/core/measure/promised-time';
 import { SILENT, talkWords } from '@/core/advice/talk';
 import { HistoryChart } from '@/ui/history-chart';
 import { RowLink, Table } from '@/ui/list-page';
@@ -51,7 +51,7 @@ export default async function RacketPage({ params }: PageProps<'/rackets/[id]'>)
   const latest = history.find((ticket) => ticket.record);
   const pictures = await photos.ofRacket(id);
   const age = latest?.closedAt ? differenceInCalendarDays(new Date(), latest.closedAt) : 0;
-  const strungOn = latest?.closedAt && wallTime(latest.closedAt, workshop.timeZone).slice(0, 10);
+  const strungOn = latest?.closedAt && dayAt(latest.closedAt, workshop.timeZone);
   const plays = client?.talk?.playsAWeek ?? null;
   const spent = history.reduce(
     (sum, { record, toPayMinor, labourMinor, stringMinor }) =>

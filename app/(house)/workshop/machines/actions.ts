@@ -2,7 +2,7 @@
 
 import { action, entryOf, rowId, rowVersion } from '@/app/action';
 import { answerTo, misread, refused, said } from '@/app/answers';
-import { wallTime } from '@/core/measure/promised-time';
+import { dayAt } from '@/core/measure/promised-time';
 import { checkSchema, type CheckEntry } from './check-entry';
 import { machineSchema, type MachineEntry } from './machine-entry';
 
@@ -57,7 +57,7 @@ export const addCheck = action(
   async ({ workshop, machines }, machineId, newId, typed) => {
     const read = checkSchema(workshop.tensionUnit).safeParse(typed);
     if (!read.success) return misread(read.error);
-    const day = wallTime(new Date(), workshop.timeZone).slice(0, 10);
+    const day = dayAt(new Date(), workshop.timeZone);
     await machines.addCheck(machineId, { ...read.data, day, id: newId });
     return { ok: true };
   },

@@ -4,14 +4,14 @@ import { countWords } from '@/core/terms/count-words';
 import { Link } from '@/ui/link';
 import { may } from '@/core/house/policy';
 import { checkDue, checkWords } from '@/core/house/calibration';
-import { wallTime } from '@/core/measure/promised-time';
+import { dayAt } from '@/core/measure/promised-time';
 
 export const metadata: Metadata = { title: 'Machines' };
 
 /** The machines of the workshop, and whether their pull is checked in time. */
 export default async function MachinesPage() {
   const { workshop, machines, role } = await openFor('see machines');
-  const today = wallTime(new Date(), workshop.timeZone).slice(0, 10);
+  const today = dayAt(new Date(), workshop.timeZone);
   const known = await machines.checked();
   return (
     <main className="max-w-4xl px-6 py-6">

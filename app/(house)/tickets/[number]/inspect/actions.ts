@@ -5,7 +5,7 @@ import { answerTo, misread, refused, said } from '@/app/answers';
 import { isSameWork } from '@/core/counter/extra-work';
 import { stopsTicket } from '@/core/counter/inspection';
 import { may } from '@/core/house/policy';
-import { wallTime } from '@/core/measure/promised-time';
+import { dayAt } from '@/core/measure/promised-time';
 import {
   extraEntrySchema,
   extraLinesFrom,
@@ -27,7 +27,7 @@ export const keepInspection = action(
     if (!ticket) return refused(NO_TICKET);
     const read = inspectionEntrySchema.safeParse(typed);
     if (!read.success) return misread(read.error);
-    const today = wallTime(new Date(), workshop.timeZone).slice(0, 10);
+    const today = dayAt(new Date(), workshop.timeZone);
     const inspection = inspectionFrom(read.data, ticket.inspection, today, person.name);
     const onwards = may(role, 'set up') ? `/tickets/${number}/frame` : '/';
     return answerTo(
@@ -62,7 +62,7 @@ export const keepExtraWork = action(
           how: 'The work is not the same as what they said yes to: write how they agreed to this, or leave it empty until they do.',
         },
       };
-    const today = wallTime(new Date(), workshop.timeZone).slice(0, 10);
+    const today = dayAt(new Date(), workshop.timeZone);
     const agreed =
       lines.length === 0 || how === '' ? null : (stands ?? { how, day: today, by: person.name });
     return answerTo(

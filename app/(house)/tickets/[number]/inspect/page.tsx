@@ -57,8 +57,8 @@ export default async function InspectStation({ params }: PageProps<'/tickets/[nu
       )}
       {isCracked(inspection) && word && (
         <p role="status" className="bg-warn-wash mb-5 px-4 py-3">
-          The frame is cracked. Its owner wrote on {formatDay(`${word.day}T00:00`)}: “{word.text}”,
-          taken by {word.takenBy}. Mount it gently, wear glasses, and stop when it gives.
+          The frame is cracked. Its owner wrote on {formatDay(word.day)}: “{word.text}”, taken by{' '}
+          {word.takenBy}. Mount it gently, wear glasses, and stop when it gives.
         </p>
       )}
       <div className="grid gap-x-12 gap-y-10 lg:grid-cols-[1.25fr_1fr]">

@@ -5,7 +5,7 @@ import { Link } from '@/ui/link';
 import { notFound } from 'next/navigation';
 import { routeId } from '@/app/route-id';
 import { checkDue, checkWords, pullsFor, setFor } from '@/core/house/calibration';
-import { formatDay, wallTime } from '@/core/measure/promised-time';
+import { dayAt, formatDay } from '@/core/measure/promised-time';
 import { countWords } from '@/core/terms/count-words';
 import { formatTension, newtons, roundTo } from '@/core/measure/units';
 import { DriftChart } from '@/ui/drift-chart';
@@ -34,7 +34,7 @@ export default async function MachinePage({ params }: PageProps<'/workshop/machi
   if (!machine || machine.removedAt) notFound();
   const checks = await machines.checks(id);
   const unit = workshop.tensionUnit;
-  const today = wallTime(new Date(), workshop.timeZone).slice(0, 10);
+  const today = dayAt(new Date(), workshop.timeZone);
   const due = checkDue(checks, machine.checkEveryDays, today);
   const caution = checkWords(checks, machine.checkEveryDays, today);
   const usual = newtons(unit === 'kg' ? 24 : 53, unit);
@@ -94,7 +94,7 @@ export default async function MachinePage({ params }: PageProps<'/workshop/machi
             <ul className="mt-4">
               {checks.toReversed().map(({ id: check, day, askedN, measuredN }) => (
                 <li key={check} className="border-hair flex flex-wrap gap-x-5 border-t py-1">
-                  <span>{formatDay(`${day}T00:00`)}</span>
+                  <span>{formatDay(day)}</span>
                   <span className="figure grow">
                     {formatTension(askedN, unit)} set, {formatTension(measuredN, unit)} pulled
                   </span>
