@@ -2,7 +2,7 @@
 
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { toast } from 'sonner';
+import { say } from './say';
 import { useOnlySeen } from './form/only-seen';
 import { isDone } from './is-done';
 import { useAwake } from './use-awake';
@@ -26,13 +26,13 @@ export function RemoveButton({ what, remove, restore, listHref }: RemoveButtonPr
   const putBack = async () => {
     if (!restore || !(await isDone(restore))) return;
     router.refresh();
-    toast(`The ${what} is back.`);
+    say(`The ${what} is back.`);
   };
 
   const takeOut = async () => {
     setWorking(true);
     if (await isDone(remove, 'Nothing was removed.')) {
-      toast(`The ${what} is removed.`, {
+      say(`The ${what} is removed.`, {
         duration: 15_000,
         ...(restore && { action: { label: 'Undo', onClick: () => void putBack() } }),
       });

@@ -1,7 +1,8 @@
 'use client';
 
 import { useState } from 'react';
-import { doors, refusalIn, startOver } from '@/app/identity/client';
+import { refusalIn, startOver } from '@/app/identity/ask-door';
+import { doors } from '@/app/identity/client';
 import { useAwake } from '@/ui/use-awake';
 
 /** Signs out here, or wherever this person is signed in. */

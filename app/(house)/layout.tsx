@@ -1,10 +1,10 @@
 import type { ReactNode } from 'react';
-import { Toaster } from 'sonner';
 import { openWorkshop } from '@/app/identity/at-work';
 import { Lock } from '@/app/identity/lock';
 import { may, type Deed } from '@/core/house/policy';
 import type { Finding } from '@/ui/shell/palette';
 import { FocusOnMove } from '@/ui/shell/focus-on-move';
+import { Sayings } from '@/ui/shell/sayings';
 import { TopBar } from '@/ui/shell/top-bar';
 import { findAnything } from './find';
 
@@ -82,13 +82,7 @@ export default async function HouseLayout({ children }: { readonly children: Rea
       <FocusOnMove />
       {children}
       <Lock />
-      <Toaster
-        position="bottom-center"
-        toastOptions={{
-          className:
-            'rounded-none! border! border-ink! bg-sheet! text-ink! shadow-none! font-text!',
-        }}
-      />
+      <Sayings />
     </>
   );
 }

@@ -10,39 +10,6 @@ export const doors = createAuthClient({
   plugins: [usernameClient(), passkeyClient()],
 });
 
-interface Answered {
-  readonly error: { readonly message?: string | undefined; readonly status: number } | null;
-}
-
-const NO_ANSWER = 'The workshop’s server does not answer. Nothing was done: try again.';
-
-/** Why a door did not open, in words of this application; undefined where it did. */
-export function refusalIn({ error }: Answered): string | undefined {
-  if (!error) return undefined;
-  if (error.status === 0 || error.status >= 500) return NO_ANSWER;
-  if (error.status === 429)
-    return error.message?.startsWith('Too many wrong')
-      ? error.message
-      : 'That was too often in a short time. Wait a minute and try again.';
-  return error.message ?? 'That did not work.';
-}
-
-/** A door of this application's own. */
-export async function askDoor(
-  path: '/hands/change' | '/hands/lock' | '/hands/watch' | '/sign-in/demo',
-  body: object = {},
-): Promise<string | undefined> {
-  try {
-    return refusalIn(await doors.$fetch(path, { method: 'POST', body }));
-  } catch {
-    return NO_ANSWER;
-  }
-}
-
-/** Makes the whole page anew, so that nothing of who was here before is left in it. */
-export const startOver = (path: string): void =>
-  window.location.assign(new URL(path, window.location.origin).href);
-
 /** Browsers give passkeys to names only, not to numbers. */
 export const hasPasskeys = (): boolean =>
   'PublicKeyCredential' in window && !/^[\d.]+$|^\[/.test(window.location.hostname);

@@ -1,9 +1,8 @@
 'use client';
 
-import { Dialog, DialogPanel, DialogTitle } from '@headlessui/react';
+import dynamic from 'next/dynamic';
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { CodePad } from '@/app/(door)/code-pad';
-import { askDoor } from './client';
+import { askDoor } from './ask-door';
 
 /** A device that nobody has touched for so long is left alone. */
 const IDLE_MS = 10 * 60_000;
@@ -15,6 +14,13 @@ const CHANGE_HANDS = 'orthotens:change-hands';
 export const changeHands = (): void => {
   window.dispatchEvent(new Event(CHANGE_HANDS));
 };
+
+const openDialog = () => import('./lock-dialog').then((part) => part.LockDialog);
+/** No part of a page's first load; it comes while the page stands idle. */
+const LockDialog = dynamic(openDialog, {
+  ssr: false,
+  loading: () => <div className="bg-paper fixed inset-0 z-50" />,
+});
 
 interface LockScreenProps {
   readonly personId: string;
@@ -37,6 +43,8 @@ export function LockScreen({ personId, faces, device, locked: lockedBefore }: Lo
 
   useEffect(() => {
     touched.current = Date.now();
+    // Before it is needed: a locked device may have lost its connection.
+    void openDialog();
     const alive = () => {
       touched.current = Date.now();
     };
@@ -53,47 +61,18 @@ export function LockScreen({ personId, faces, device, locked: lockedBefore }: Lo
     };
   }, [lock]);
 
+  if (state === 'open') return null;
   return (
-    <Dialog
-      open={state !== 'open'}
-      onClose={() => state === 'changing' && setState('open')}
-      className="relative z-50"
-    >
-      <div className="bg-paper fixed inset-0" />
-      <div className="fixed inset-0 overflow-y-auto">
-        <DialogPanel className="mx-auto flex min-h-full max-w-2xl flex-col justify-center px-6 py-10">
-          <DialogTitle className="figure mb-2 text-4xl">
-            {state === 'locked' ? 'Locked' : 'Who goes on?'}
-          </DialogTitle>
-          <p className="text-soft mb-6">
-            {device}.{' '}
-            {state === 'locked'
-              ? 'It was left alone. Everything is as it was.'
-              : 'What was done so far stays with the one who did it.'}
-          </p>
-          <CodePad
-            faces={faces}
-            door="/hands/change"
-            first={personId}
-            onDone={(who) => {
-              touched.current = Date.now();
-              if (who === personId) setState('open');
-              // Somebody else sees what their role sees; a bench opens at the step that it stood at.
-              else window.location.reload();
-            }}
-          />
-          {state === 'changing' && (
-            <p className="mt-8 flex gap-6">
-              <button type="button" className="underline" onClick={() => setState('open')}>
-                Nobody, go back
-              </button>
-              <button type="button" className="underline" onClick={lock}>
-                Lock it
-              </button>
-            </p>
-          )}
-        </DialogPanel>
-      </div>
-    </Dialog>
+    <LockDialog
+      personId={personId}
+      faces={faces}
+      device={device}
+      changing={state === 'changing'}
+      lock={lock}
+      goOn={() => {
+        touched.current = Date.now();
+        setState('open');
+      }}
+    />
   );
 }

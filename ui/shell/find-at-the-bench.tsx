@@ -1,8 +1,9 @@
 'use client';
 
 import { useCallback, useState } from 'react';
-import { Palette, type Finding } from './palette';
+import type { Finding } from './palette';
 import { useFindKey } from './use-find-key';
+import { Palette, useReadyAhead } from './when-opened';
 
 interface FindAtTheBenchProps {
   readonly find: (text: string) => Promise<readonly Finding[]>;
@@ -13,9 +14,10 @@ const NO_ACTIONS: readonly Finding[] = [];
 /** The search where no bar stands: by its keys alone. What was done at the bench is kept when one leaves it. */
 export function FindAtTheBench({ find }: FindAtTheBenchProps) {
   const [open, setOpen] = useState(false);
+  useReadyAhead('palette');
   useFindKey(
     useCallback(() => setOpen(true), []),
     true,
   );
-  return <Palette open={open} close={() => setOpen(false)} actions={NO_ACTIONS} find={find} />;
+  return open && <Palette close={() => setOpen(false)} actions={NO_ACTIONS} find={find} />;
 }

@@ -24,7 +24,6 @@ export interface Finding {
 const WRITTEN_OUT = 5;
 
 interface PaletteProps {
-  readonly open: boolean;
   readonly close: () => void;
   /** What can be done and where one can go, beside what is found. */
   readonly actions: readonly Finding[];
@@ -32,7 +31,7 @@ interface PaletteProps {
 }
 
 /** Finds anything by a few letters, from anywhere. Enter waits for the answer to what stands in the field. */
-export function Palette({ open, close, actions: known, find }: PaletteProps) {
+export function Palette({ close, actions: known, find }: PaletteProps) {
   const router = useRouter();
   const [typed, setTyped] = useState('');
   /** Enter was pressed before the answer came. */
@@ -49,14 +48,9 @@ export function Palette({ open, close, actions: known, find }: PaletteProps) {
   );
   const all = [...meant, ...found, ...actions.filter((action) => !meant.includes(action))];
 
-  const leave = () => {
-    entered.current = false;
-    setTyped('');
-    close();
-  };
   const go = (finding: Finding | undefined) => {
     if (!finding) return;
-    leave();
+    close();
     router.push(finding.href);
   };
 
@@ -70,7 +64,7 @@ export function Palette({ open, close, actions: known, find }: PaletteProps) {
   }, [waits, answer]);
 
   return (
-    <Dialog open={open} onClose={leave} className="relative z-30">
+    <Dialog open onClose={close} className="relative z-30">
       <div className="bg-ink/30 fixed inset-0" aria-hidden />
       <div className="fixed inset-0 flex items-start justify-center p-4 pt-24">
         <DialogPanel className="border-ink bg-sheet w-full max-w-3xl border">

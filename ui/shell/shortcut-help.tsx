@@ -4,7 +4,6 @@ import { Dialog, DialogPanel, DialogTitle } from '@headlessui/react';
 import { useState } from 'react';
 import { Tick } from '../form/choice';
 import { areSingleKeysOn, turnSingleKeys } from '../single-keys';
-import { useAwake } from '../use-awake';
 
 const KEYS = [
   ['n', 'take a racket in'],
@@ -15,18 +14,10 @@ const KEYS = [
   ['arrows', 'walk the strings of a bed, or the choices of a field'],
 ] as const;
 
-export function ShortcutHelp({
-  open,
-  close,
-}: {
-  readonly open: boolean;
-  readonly close: () => void;
-}) {
-  const awake = useAwake();
-  const [chosen, setOn] = useState<boolean>();
-  const on = chosen ?? (awake && areSingleKeysOn());
+export function ShortcutHelp({ close }: { readonly close: () => void }) {
+  const [on, setOn] = useState(areSingleKeysOn);
   return (
-    <Dialog open={open} onClose={close} className="relative z-30">
+    <Dialog open onClose={close} className="relative z-30">
       <div className="bg-ink/30 fixed inset-0" aria-hidden />
       <div className="fixed inset-0 flex items-start justify-center p-4 pt-24">
         <DialogPanel className="border-ink bg-sheet w-full max-w-md border p-5">

@@ -5,9 +5,9 @@ import { usePathname, useRouter } from 'next/navigation';
 import { useCallback, useEffect, useState } from 'react';
 import { areSingleKeysOn, takesKeys } from '../single-keys';
 import { useAwake } from '../use-awake';
-import { Palette, type Finding } from './palette';
-import { ShortcutHelp } from './shortcut-help';
+import type { Finding } from './palette';
 import { useFindKey } from './use-find-key';
+import { Palette, ShortcutHelp, useReadyAhead } from './when-opened';
 
 interface TopBarProps {
   readonly workshop: string;
@@ -27,6 +27,7 @@ export function TopBar({ workshop, person, places, takesIn, actions, find }: Top
   const router = useRouter();
   const awake = useAwake();
   const [open, setOpen] = useState<'palette' | 'help'>();
+  useReadyAhead('palette', 'help');
 
   useFindKey(
     useCallback(() => setOpen('palette'), []),
@@ -93,15 +94,10 @@ export function TopBar({ workshop, person, places, takesIn, actions, find }: Top
       >
         {person}
       </Link>
-      {find && (
-        <Palette
-          open={open === 'palette'}
-          close={() => setOpen(undefined)}
-          actions={actions}
-          find={find}
-        />
+      {find && open === 'palette' && (
+        <Palette close={() => setOpen(undefined)} actions={actions} find={find} />
       )}
-      <ShortcutHelp open={open === 'help'} close={() => setOpen(undefined)} />
+      {open === 'help' && <ShortcutHelp close={() => setOpen(undefined)} />}
     </header>
   );
 }

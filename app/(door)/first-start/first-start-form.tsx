@@ -1,6 +1,7 @@
 'use client';
 
-import { doors, refusalIn, startOver } from '@/app/identity/client';
+import { refusalIn, startOver } from '@/app/identity/ask-door';
+import { doors } from '@/app/identity/client';
 import { typedFirstStartSchema, type TypedFirstStart } from '@/app/identity/identity-entry';
 import { ChoiceField } from '@/ui/form/bound';
 import { TextField } from '@/ui/form/field';

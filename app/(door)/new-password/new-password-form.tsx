@@ -2,7 +2,8 @@
 
 import { useState } from 'react';
 import { z } from 'zod';
-import { doors, refusalIn, startOver } from '@/app/identity/client';
+import { refusalIn, startOver } from '@/app/identity/ask-door';
+import { doors } from '@/app/identity/client';
 import { address, newPassword } from '@/app/identity/identity-entry';
 import { TextField } from '@/ui/form/field';
 import { FormFoot } from '@/ui/form/form-foot';

@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import { askDoor, startOver } from '@/app/identity/client';
+import { askDoor, startOver } from '@/app/identity/ask-door';
 import { useAwake } from '@/ui/use-awake';
 
 interface Invented {

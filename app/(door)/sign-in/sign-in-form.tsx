@@ -3,7 +3,8 @@
 import { Link } from '@/ui/link';
 import { useState } from 'react';
 import { z } from 'zod';
-import { doors, hasPasskeys, refusalIn, startOver } from '@/app/identity/client';
+import { refusalIn, startOver } from '@/app/identity/ask-door';
+import { doors, hasPasskeys } from '@/app/identity/client';
 import { FormFoot } from '@/ui/form/form-foot';
 import { KeptForm } from '@/ui/form/kept-form';
 import { TextField } from '@/ui/form/field';

@@ -1,7 +1,7 @@
 'use client';
 
 import { typedWorkshopSchema, type TypedWorkshop } from '@/app/identity/identity-entry';
-import { startOver } from '@/app/identity/client';
+import { startOver } from '@/app/identity/ask-door';
 import { ChoiceField } from '@/ui/form/bound';
 import { TextField } from '@/ui/form/field';
 import { FormFoot } from '@/ui/form/form-foot';

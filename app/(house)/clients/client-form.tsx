@@ -3,7 +3,7 @@
 import { ChoiceField } from '@/ui/form/bound';
 import { Link } from '@/ui/link';
 import { useWatch } from 'react-hook-form';
-import { toast } from 'sonner';
+import { say } from '@/ui/say';
 import type { Pick } from '@/ui/form/picker';
 import { useFound } from '@/ui/form/use-found';
 import { NoteField, TextField } from '@/ui/form/field';
@@ -46,7 +46,7 @@ export function ClientForm({
     schema: clientEntrySchema,
     initial,
     save,
-    saved: () => toast('The client is saved.'),
+    saved: () => say('The client is saved.'),
   });
   const typed = useWatch({ control: form.control, name: 'name' }).trim();
   const known = useFound(() => near(typed), typed, 150);

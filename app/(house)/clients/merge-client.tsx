@@ -1,7 +1,7 @@
 'use client';
 
 import { useRouter } from 'next/navigation';
-import { toast } from 'sonner';
+import { say } from '@/ui/say';
 import type { Pick } from '@/ui/form/picker';
 import { isDone } from '@/ui/is-done';
 import { ChooseClient } from './choose-client';
@@ -21,12 +21,12 @@ export function MergeClient({ id, name, near, merge, unmerge }: MergeClientProps
   const router = useRouter();
   const undo = async () => {
     if (!(await isDone(unmerge, NOTHING_CHANGED))) return;
-    toast(`${name} is a client of their own again.`);
+    say(`${name} is a client of their own again.`);
     router.refresh();
   };
   const go = async (chosen: Pick): Promise<boolean> => {
     if (!(await isDone(() => merge(chosen.id), NOTHING_CHANGED))) return false;
-    toast(`${name} and ${chosen.text} are one client now.`, {
+    say(`${name} and ${chosen.text} are one client now.`, {
       duration: 15_000,
       action: { label: 'Undo', onClick: () => void undo() },
     });

@@ -2,7 +2,7 @@
 
 import { useDeferredValue, useMemo, useState } from 'react';
 import { useWatch } from 'react-hook-form';
-import { toast } from 'sonner';
+import { say } from '@/ui/say';
 import type { Study } from '@/core/frame/bed';
 import type { FrameSpec } from '@/core/frame/frame';
 import type { Hole, Skips } from '@/core/frame/holes';
@@ -58,7 +58,7 @@ export function useFrameForm({ name, version, initial, study, save, houseUnit }:
     schema,
     initial,
     save,
-    saved: () => toast('The frame is saved.'),
+    saved: () => say('The frame is saved.'),
   });
   const { control, formState, getValues, setValue, reset } = form;
   const entry = useWatch({ control }) as FrameEntry;

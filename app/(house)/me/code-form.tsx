@@ -1,7 +1,7 @@
 'use client';
 
 import { useRouter } from 'next/navigation';
-import { toast } from 'sonner';
+import { say } from '@/ui/say';
 import { z } from 'zod';
 import { shortCode } from '@/app/identity/identity-entry';
 import { TextField } from '@/ui/form/field';
@@ -24,7 +24,7 @@ export function CodeForm({
     save,
     onDone: () => {
       form.reset();
-      toast('Your code is set.');
+      say('Your code is set.');
       router.refresh();
     },
   });

@@ -1,7 +1,8 @@
 'use client';
 
 import { useCallback, useEffect, useState } from 'react';
-import { doors, hasPasskeys, refusalIn } from '@/app/identity/client';
+import { refusalIn } from '@/app/identity/ask-door';
+import { doors, hasPasskeys } from '@/app/identity/client';
 import { useAwake } from '@/ui/use-awake';
 
 interface Key {

@@ -1,8 +1,9 @@
 'use client';
 
-import { toast } from 'sonner';
+import { say } from '@/ui/say';
 import { z } from 'zod';
-import { doors, refusalIn } from '@/app/identity/client';
+import { refusalIn } from '@/app/identity/ask-door';
+import { doors } from '@/app/identity/client';
 import { newPassword } from '@/app/identity/identity-entry';
 import { TextField } from '@/ui/form/field';
 import { FormFoot } from '@/ui/form/form-foot';
@@ -33,7 +34,7 @@ export function PasswordForm() {
     },
     onDone: () => {
       form.reset();
-      toast('The password is changed; you are signed out everywhere else.');
+      say('The password is changed; you are signed out everywhere else.');
     },
   });
   return (

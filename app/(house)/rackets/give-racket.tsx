@@ -1,7 +1,7 @@
 'use client';
 
 import { useRouter } from 'next/navigation';
-import { toast } from 'sonner';
+import { say } from '@/ui/say';
 import { ChooseClient } from '@/app/(house)/clients/choose-client';
 import type { Pick } from '@/ui/form/picker';
 import { isDone } from '@/ui/is-done';
@@ -22,11 +22,11 @@ export function GiveRacket({ owner, near, give }: GiveRacketProps) {
     return true;
   };
   const undo = async (from: string) => {
-    if (await moved(from, owner.id)) toast(`It is ${owner.name}’s again.`);
+    if (await moved(from, owner.id)) say(`It is ${owner.name}’s again.`);
   };
   const go = async (chosen: Pick): Promise<boolean> => {
     if (!(await moved(owner.id, chosen.id))) return false;
-    toast(`It is ${chosen.text}’s racket now.`, {
+    say(`It is ${chosen.text}’s racket now.`, {
       duration: 15_000,
       action: { label: 'Undo', onClick: () => void undo(chosen.id) },
     });

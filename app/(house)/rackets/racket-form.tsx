@@ -1,7 +1,7 @@
 'use client';
 
 import { Controller } from 'react-hook-form';
-import { toast } from 'sonner';
+import { say } from '@/ui/say';
 import { NoteField, TextField } from '@/ui/form/field';
 import { FormFoot } from '@/ui/form/form-foot';
 import { KeptForm } from '@/ui/form/kept-form';
@@ -27,7 +27,7 @@ export function RacketForm({ name, version, initial, frames, save }: RacketFormP
     schema: racketEntrySchema,
     initial,
     save,
-    saved: () => toast('The racket is saved.'),
+    saved: () => say('The racket is saved.'),
   });
   return (
     <KeptForm form={form} className="grid max-w-xl gap-4">

@@ -1,6 +1,6 @@
 'use client';
 
-import { toast } from 'sonner';
+import { say } from '@/ui/say';
 import { handSchema } from '@/core/bench/times';
 import { METHOD_PREFERENCES } from '@/core/cut/methods';
 import { ChoiceField } from '@/ui/form/bound';
@@ -26,7 +26,7 @@ export function WorkshopForm({ name, version, initial, save }: WorkshopFormProps
     schema: workshopSchema,
     initial,
     save,
-    saved: () => toast('The workshop is saved.'),
+    saved: () => say('The workshop is saved.'),
   });
   return (
     <KeptForm form={form} className="grid max-w-2xl grid-cols-2 gap-5">

@@ -2,7 +2,7 @@
 
 import { useRouter } from 'next/navigation';
 import { useMemo, useRef, useState } from 'react';
-import { toast } from 'sonner';
+import { say } from '@/ui/say';
 import {
   answerRows,
   CLIENT_FIELDS,
@@ -80,7 +80,7 @@ export function ImportForm({ workshopId, known }: ImportFormProps) {
       });
       const answer = formAnswerSchema.parse(await response.json());
       if (answer.ok) {
-        toast(`${fresh.length} clients came in.`);
+        say(`${fresh.length} clients came in.`);
         router.push('/clients');
         router.refresh();
       } else setNotice(answer.notice);

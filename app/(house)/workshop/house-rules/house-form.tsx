@@ -2,7 +2,7 @@
 
 import { useMemo } from 'react';
 import { Controller, useWatch } from 'react-hook-form';
-import { toast } from 'sonner';
+import { say } from '@/ui/say';
 import { HOUSE_QUESTION_NAMES, questionWords, schoolsOn } from '@/core/house/house-rules';
 import type { TensionUnit } from '@/core/measure/units';
 import { ChoiceField, TickField } from '@/ui/form/bound';
@@ -32,7 +32,7 @@ export function HouseForm({ name, version, initial, unit, save }: HouseFormProps
     schema,
     initial,
     save,
-    saved: () => toast('The house rules are saved. Open jobs keep those they were begun with.'),
+    saved: () => say('The house rules are saved. Open jobs keep those they were begun with.'),
   });
   const { control } = form;
   const entry = useWatch({ control }) as HouseEntry;

@@ -1,7 +1,7 @@
 'use client';
 
 import { useMemo } from 'react';
-import { toast } from 'sonner';
+import { say } from '@/ui/say';
 import type { TensionUnit } from '@/core/measure/units';
 import { TextField } from '@/ui/form/field';
 import { FormFoot } from '@/ui/form/form-foot';
@@ -24,7 +24,7 @@ export function CheckForm({ name, unit, save }: CheckFormProps) {
     schema,
     initial: { asked: '', measured: '' },
     save,
-    saved: () => toast('The check is written down.'),
+    saved: () => say('The check is written down.'),
   });
   return (
     <KeptForm form={form} className="grid grid-cols-2 gap-x-5">

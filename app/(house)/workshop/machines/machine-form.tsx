@@ -1,6 +1,6 @@
 'use client';
 
-import { toast } from 'sonner';
+import { say } from '@/ui/say';
 import { clampKindSchema, machineKindSchema } from '@/core/house/machine';
 import { ChoiceField } from '@/ui/form/bound';
 import { TextField } from '@/ui/form/field';
@@ -30,7 +30,7 @@ export function MachineForm({ name, version, initial, action, save }: MachineFor
     schema: machineSchema,
     initial,
     save,
-    saved: () => toast('The machine is saved.'),
+    saved: () => say('The machine is saved.'),
   });
   return (
     <KeptForm form={form} className="grid grid-cols-2 gap-4">

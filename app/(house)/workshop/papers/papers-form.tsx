@@ -1,6 +1,6 @@
 'use client';
 
-import { toast } from 'sonner';
+import { say } from '@/ui/say';
 import { ChoiceField } from '@/ui/form/bound';
 import { NoteField, TextField } from '@/ui/form/field';
 import { FormFoot } from '@/ui/form/form-foot';
@@ -24,7 +24,7 @@ export function PapersForm({ name, version, initial, save }: PapersFormProps) {
     schema: papersSchema,
     initial,
     save,
-    saved: () => toast('The papers are saved.'),
+    saved: () => say('The papers are saved.'),
   });
   return (
     <KeptForm form={form} className="grid grid-cols-2 gap-x-5 gap-y-4">

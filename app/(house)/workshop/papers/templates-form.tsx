@@ -1,6 +1,6 @@
 'use client';
 
-import { toast } from 'sonner';
+import { say } from '@/ui/say';
 import { MESSAGE_KINDS, PLACES, type MessageKind } from '@/core/papers/messages';
 import { NoteField, TextField } from '@/ui/form/field';
 import { FormFoot } from '@/ui/form/form-foot';
@@ -30,7 +30,7 @@ export function TemplatesForm({ name, version, initial, save }: TemplatesFormPro
     schema: templatesEntrySchema,
     initial,
     save,
-    saved: () => toast('The words are saved.'),
+    saved: () => say('The words are saved.'),
   });
   return (
     <KeptForm form={form} className="flex flex-col gap-6">

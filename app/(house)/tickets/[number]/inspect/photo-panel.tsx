@@ -2,7 +2,7 @@
 
 import { useRouter } from 'next/navigation';
 import { useRef, useState } from 'react';
-import { toast } from 'sonner';
+import { say } from '@/ui/say';
 import { TextField } from '@/ui/form/field';
 import { FileDrop } from '@/ui/form/file-drop';
 import { formAnswerSchema } from '@/ui/form/result';
@@ -63,7 +63,7 @@ export function PhotoPanel({ workshopId, number, photos, remove, restore }: Phot
 
   const takeOff = async (id: string) => {
     if (!remove || !(await isDone(() => remove(id), NOTHING_CHANGED))) return;
-    toast('The photograph is off the ticket.', {
+    say('The photograph is off the ticket.', {
       duration: 15_000,
       action: {
         label: 'Undo',
