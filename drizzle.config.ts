@@ -2,7 +2,12 @@ import { defineConfig } from 'drizzle-kit';
 
 export default defineConfig({
   dialect: 'postgresql',
-  schema: ['./db/schema.ts', './db/doors-schema.ts', './db/papers-schema.ts'],
+  schema: [
+    './db/schema.ts',
+    './db/doors-schema.ts',
+    './db/papers-schema.ts',
+    './db/earlier-schema.ts',
+  ],
   out: './db/migrations',
   casing: 'snake_case',
 });

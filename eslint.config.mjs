@@ -29,7 +29,7 @@ const CHAPTERS = [
   ['cut', 'counter'],
   ['advice'],
   ['bench'],
-  ['record'],
+  ['record', 'queue', 'shelf'],
   ['papers'],
 ];
 
@@ -68,7 +68,7 @@ const config = [
     'drizzle-orm',
     'pg',
   ),
-  mayNotReach('workers', 'app', 'ui', 'db', 'formats'),
+  mayNotReach('workers', 'app', 'ui', 'db'),
   mayNotReach('db', 'app', 'ui', 'formats', 'workers'),
   mayNotReach('formats', 'app', 'ui', 'db', 'workers'),
   mayNotReach('ui', 'app', 'db'),

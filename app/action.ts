@@ -2,6 +2,8 @@
 import { z } from 'zod';
 import { isBusy, isRefusal } from '@/db/saving';
 import type { Deed } from '@/core/house/policy';
+import type { FormAnswer } from '@/ui/form/result';
+import { refused } from './answers';
 import type { OpenHouse } from './identity/at-work';
 import { letIn } from './workshop-stamp';
 
@@ -11,6 +13,7 @@ type Outputs<S extends Schemas> = { -readonly [K in keyof S]: z.output<S[K]> };
 
 const ODD = 'That is nothing this page could have sent. Nothing was saved: reload it.';
 const BUSY = 'The records are busy just now. Nothing was saved, what you typed is here: try again.';
+const FAILED = 'The records could not be written just now. Nothing was brought in: try again.';
 const NOT_TAKEN = 'The records do not take that. Nothing was saved: look at what you typed.';
 
 /** An id of a row, made by a form or found in a list. */
@@ -84,5 +87,57 @@ export function fileRoute<T, Answer>(
     const entry = await letIn(madeFor, deed);
     if ('refused' in entry) return Response.json(refuse(entry.refused), { status: entry.status });
     return Response.json(await taken(refuse, () => work(entry.open, message)));
+  };
+}
+
+/** Thrown where the browser that asked is gone, so that nothing of the work is kept. */
+class Stopped extends Error {}
+
+const NEWLINE = '\n';
+
+/**
+ * The same door for long work: the answer is lines of JSON, `{"done":500}` after each piece and the answer to the form
+ * at the end. A browser that stops listening stops the work; inside a transaction nothing of it is kept.
+ */
+export function longRoute<T>(
+  deed: Deed,
+  schema: z.ZodType<T>,
+  work: (open: OpenHouse, message: T, goOn: (done: number) => Promise<void>) => Promise<FormAnswer>,
+): (request: Request) => Promise<Response> {
+  const whole = z.object({ madeFor: z.string(), message: schema });
+  return async (request) => {
+    if (!isJson(request)) return Response.json(refused(ODD), { status: 415 });
+    const read = whole.safeParse(await request.json().catch(() => undefined));
+    if (!read.success) return Response.json(refused(ODD), { status: 400 });
+    const { madeFor, message } = read.data;
+    const entry = await letIn(madeFor, deed);
+    if ('refused' in entry) return Response.json(refused(entry.refused), { status: entry.status });
+    let gone = false;
+    const body = new ReadableStream<Uint8Array>({
+      async start(stream) {
+        const tell = (line: object) => {
+          if (!gone) stream.enqueue(Buffer.from(JSON.stringify(line) + NEWLINE));
+        };
+        const goOn = async (done: number) => {
+          // Let a stop come in between two pieces.
+          await new Promise((resolve) => setImmediate(resolve));
+          if (gone || request.signal.aborted) throw new Stopped();
+          tell({ done });
+        };
+        try {
+          tell(await taken(refused, () => work(entry.open, message, goOn)));
+        } catch (error) {
+          if (!(error instanceof Stopped)) {
+            console.error(error);
+            tell(refused(FAILED));
+          }
+        }
+        if (!gone) stream.close();
+      },
+      cancel() {
+        gone = true;
+      },
+    });
+    return new Response(body, { headers: { 'Content-Type': 'application/x-ndjson' } });
   };
 }

@@ -31,7 +31,7 @@ export function isOurOrigin(origin: string | null, host: string | null): boolean
 const KB = 1024;
 /** The longest body that each part of the application takes, in bytes; what is not named takes the last. */
 const BODY_LIMITS: readonly (readonly [path: RegExp, bytes: number])[] = [
-  [/^\/(frames|strings|clients)\/import\/file$/, 13 * KB * KB],
+  [/^\/(frames|strings|clients|jobs)\/import\/file$/, 13 * KB * KB],
   // A photograph of 12 MB, written in base64.
   [/^\/tickets\/\d+\/inspect\/photo$/, 17 * KB * KB],
   [/^\/(frames|strings)\/import$/, KB * KB],

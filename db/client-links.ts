@@ -5,7 +5,7 @@ import { clientLinks, wishes } from './papers-schema';
 import { clients, frames, rackets } from './schema';
 
 /** 128 bits by chance: nobody guesses one, and it fits a small code. */
-const newToken = (): string => randomBytes(16).toString('base64url');
+export const newToken = (): string => randomBytes(16).toString('base64url');
 
 export const linkToken = /^[\w-]{22}$/;
 

@@ -91,23 +91,26 @@ export function clientsOf(db: Connection, workshopId: string) {
       return rows.map(({ name }) => name);
     },
 
-    /** Adds many, and nobody whose name is here already. Call it inside a transaction. */
-    async bring(
-      rows: readonly Pick<Client, 'name' | 'contact' | 'address' | 'notes'>[],
-    ): Promise<number> {
-      // Two at once: the second waits here, and finds who came in with the first.
+    /** The same for a transaction that adds many: a second one waits here, and finds who came in with the first. */
+    async namesForMany(): Promise<string[]> {
       await db
         .select({ id: workshops.id })
         .from(workshops)
         .where(eq(workshops.id, workshopId))
         .for('update');
-      const known = new Set((await this.names()).map((name) => name.trim().toLowerCase()));
-      const fresh = rows.filter(({ name }) => !known.has(name.trim().toLowerCase()));
-      for (let i = 0; i < fresh.length; i += BROUGHT_AT_ONCE)
-        await db
-          .insert(clients)
-          .values(fresh.slice(i, i + BROUGHT_AT_ONCE).map((row) => ({ ...row, workshopId })));
-      return fresh.length;
+      return this.names();
+    },
+
+    /** Adds many, piece by piece; what `goOn` throws undoes them. Call it inside a transaction. */
+    async bring(
+      rows: readonly Pick<Client, 'name' | 'contact' | 'address' | 'notes'>[],
+      goOn: (done: number) => Promise<void>,
+    ): Promise<void> {
+      for (let i = 0; i < rows.length; i += BROUGHT_AT_ONCE) {
+        const piece = rows.slice(i, i + BROUGHT_AT_ONCE);
+        await db.insert(clients).values(piece.map((row) => ({ ...row, workshopId })));
+        await goOn(i + piece.length);
+      }
     },
 
     async get(id: string): Promise<Client | undefined> {

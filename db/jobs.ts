@@ -1,10 +1,13 @@
 import { and, asc, desc, eq, gte, inArray, isNotNull, isNull, lt, lte, or, sql } from 'drizzle-orm';
 import type { SQL } from 'drizzle-orm';
+import type { Talk } from '@/core/advice/talk';
+import type { JobRecord } from '@/core/record/record';
+import type { Sport } from '@/core/terms/sport';
 import type { JobList, JobOrder } from '@/core/record/job-list';
 import type { TensionUnit } from '@/core/measure/units';
 import type { Connection } from './connection';
 import { foundOf } from './found';
-import { corrections, tickets, workshops } from './schema';
+import { clients, corrections, frames, rackets, tickets, workshops } from './schema';
 
 /** A closed job as a list shows it; nothing of its record is opened. */
 export interface ListedJob {
@@ -29,6 +32,22 @@ export interface ListedJob {
   readonly toPayMinor: number | null;
   readonly paidMinor: number;
   readonly collectedAt: Date | null;
+}
+
+/** The latest job of a racket, with what says when its bed is due. */
+export interface LatestJob {
+  readonly racketId: string;
+  readonly number: number;
+  readonly closedAt: Date;
+  readonly sport: Sport;
+  readonly setup: JobRecord['setup'];
+  readonly talk: Talk | null;
+  readonly clientId: string;
+  readonly client: string;
+  /** What the client says now. */
+  readonly playsAWeek: number | null;
+  readonly racket: string;
+  readonly mark: string;
 }
 
 /** What a list asks for, with its prices read. */
@@ -165,6 +184,48 @@ export function jobsOf(db: Connection, workshopId: string) {
         .where(and(closed, isNull(tickets.collectedAt)))
         .orderBy(asc(tickets.closedAt))
         .limit(limit),
+
+    /** The latest job of each racket that is not here, handed over since `since`; what says when it is due. */
+    async latestOfRackets(since: Date): Promise<readonly LatestJob[]> {
+      const latest = db
+        .selectDistinctOn([tickets.racketId], {
+          racketId: tickets.racketId,
+          number: tickets.number,
+          closedAt: sql<Date>`${tickets.closedAt}`.mapWith(tickets.closedAt).as('latest_closed'),
+          sport: sql<Sport>`${tickets.jobSport}`.as('latest_sport'),
+          setup: sql<JobRecord['setup']>`${tickets.record} -> 'setup'`.as('latest_setup'),
+          talk: sql<Talk | null>`${tickets.record} #> '{advice,talk}'`.as('latest_talk'),
+        })
+        .from(tickets)
+        .where(and(closed, gte(tickets.closedAt, since)))
+        .orderBy(tickets.racketId, desc(tickets.closedAt))
+        .as('latest');
+      return db
+        .select({
+          racketId: latest.racketId,
+          number: latest.number,
+          closedAt: latest.closedAt,
+          sport: latest.sport,
+          setup: latest.setup,
+          talk: latest.talk,
+          clientId: clients.id,
+          client: clients.name,
+          playsAWeek: sql<number | null>`(${clients.talk} ->> 'playsAWeek')::double precision`,
+          racket: sql<string>`coalesce(${frames.name}, ${rackets.label})`,
+          mark: rackets.mark,
+        })
+        .from(latest)
+        .innerJoin(rackets, eq(rackets.id, latest.racketId))
+        .innerJoin(clients, eq(clients.id, rackets.clientId))
+        .leftJoin(frames, eq(frames.id, rackets.frameId))
+        .where(
+          and(
+            isNull(rackets.removedAt),
+            isNull(clients.removedAt),
+            sql`not exists (select 1 from ${tickets} later where later.racket_id = ${latest.racketId} and later.closed_at is null and later.withdrawn_at is null and later.removed_at is null)`,
+          ),
+        );
+    },
 
     /** What was done for a client, the latest first. */
     ofClient: (clientId: string, limit: number): Promise<readonly ListedJob[]> =>

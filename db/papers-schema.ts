@@ -179,6 +179,24 @@ export const clientLinks = pgTable(
   ],
 );
 
+/** Addresses under which a calendar reads what is promised and due, without signing in. */
+export const calendarFeeds = pgTable(
+  'calendar_feeds',
+  {
+    token: text().primaryKey(),
+    workshopId: uuid()
+      .notNull()
+      .references(() => workshops.id),
+    /** Who asked for it, and takes it with them when they go. */
+    personId: uuid()
+      .notNull()
+      .references(() => people.id),
+    at: timestamp({ withTimezone: true }).notNull().defaultNow(),
+    withdrawnAt: timestamp({ withTimezone: true }),
+  },
+  (t) => [index().on(t.workshopId, t.personId), ofWorkshop(t.workshopId)],
+);
+
 /** “Bring it again”, pressed by a client on their page. */
 export const wishes = pgTable(
   'wishes',

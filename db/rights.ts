@@ -23,6 +23,8 @@ const RECORDS: Readonly<Record<string, string>> = {
   invoices: 'select, insert',
   invoice_jobs: 'select, insert',
   payments: 'select, insert',
+  earlier_jobs: 'select, insert',
+  calendar_feeds: 'select, insert, update (withdrawn_at)',
   client_links: 'select, insert, update (withdrawn_at)',
   wishes: 'select, insert, update (answered_at)',
   outbox: 'select, insert, update',
@@ -48,6 +50,7 @@ const DOORS: Readonly<Record<string, string>> = {
 const RECORDS_ASK = [
   'find_in_records(text[], date, date, double precision, double precision, integer)',
   'client_link(text)',
+  'calendar_feed(text)',
 ];
 
 /** The addresses that the application is served by. */

@@ -8,6 +8,7 @@ import { clientLinksOf, linkAt } from './client-links';
 import { openDatabase, type Database, type OpenDatabase } from './connection';
 import * as doors from './doors-schema';
 import { foundOf } from './found';
+import * as earlier from './earlier-schema';
 import * as papers from './papers-schema';
 import { giveRights } from './rights';
 import * as records from './schema';
@@ -34,6 +35,8 @@ const OWNED = [
   papers.invoiceJobs,
   papers.payments,
   papers.clientLinks,
+  papers.calendarFeeds,
+  earlier.earlierJobs,
   papers.wishes,
   papers.outbox,
 ] as const;
@@ -148,6 +151,16 @@ async function wholeWorkshop() {
     note: '',
   });
   const token = await shop.clientLinks.ensure(racket.id);
+  await shop.calendarFeeds.ensure(personId);
+  await db.insert(earlier.earlierJobs).values({
+    workshopId,
+    racketId: racket.id,
+    day: '2025-04-07',
+    mains: 'String',
+    crosses: 'String',
+    currency: 'EUR',
+    notes: '',
+  });
   await shop.clientLinks.wish(racket.id, 'again');
   await shop.outbox.add(personId, {
     id: randomUUID(),

@@ -8,6 +8,8 @@ import { benchOf } from './bench';
 import { clientLinksOf } from './client-links';
 import { clientsOf } from './clients';
 import type { Connection, Database } from './connection';
+import { broughtOf } from './brought';
+import { calendarFeedsOf } from './calendar-feeds';
 import { foundOf } from './found';
 import { framesOf } from './frames';
 import { invoicesOf } from './invoices';
@@ -41,6 +43,8 @@ export type WorkshopFacts = Omit<
 export function recordsOf(db: Connection, workshopId: string) {
   return {
     bench: benchOf(db, workshopId),
+    brought: broughtOf(db, workshopId),
+    calendarFeeds: calendarFeedsOf(db, workshopId),
     clientLinks: clientLinksOf(db, workshopId),
     clients: clientsOf(db, workshopId),
     devices: devicesOf(db, workshopId),

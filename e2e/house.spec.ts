@@ -14,6 +14,7 @@ const PAGES = [
   '/strings/new',
   '/strings/import',
   '/clients/import',
+  '/jobs/import',
   '/jobs',
   '/jobs/390',
   '/workshop',

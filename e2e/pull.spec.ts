@@ -12,7 +12,7 @@ import {
 } from './at-the-bench';
 import { awake, fact, sentence } from './bench';
 
-test('a whole two-piece is strung with the space bar alone, and reloaded at each step', async ({
+test('a whole two-piece is strung with the space bar alone, and reloaded all along', async ({
   page,
 }) => {
   const number = await readyJob(page, 'Ostrevan Heron 100', 'Threllan Lull', '52/50 lb');
@@ -25,6 +25,8 @@ test('a whole two-piece is strung with the space bar alone, and reloaded at each
     await page.keyboard.press('Space');
     await expect(header(page)).toContainText(`${i + 1} of ${total}`);
     await kept(page);
+    // Before, at and after each kind of step: three and the number of steps of a pull have no common measure.
+    if (i % 3 > 0) continue;
     await page.reload();
     await expect(page.getByRole('button', { name: '. pause' })).toBeEnabled();
     await expect(header(page)).toContainText(`${i + 1} of ${total}`);

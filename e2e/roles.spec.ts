@@ -69,20 +69,22 @@ const sentTo = (path: string, { workshopId, tickets: numbers }: Target): object 
     ? {
         madeFor: workshopId,
         message: {
-          key: workshopId,
-          clients: [{ name: 'Hostile', contact: '', address: '', notes: '' }],
+          text: 'Name\nHostile',
+          mapping: { name: [0], contact: [], address: [], notes: [] },
         },
       }
-    : path.endsWith('/import/file')
-      ? { madeFor: workshopId, message: { key: workshopId, text: 'x' } }
-      : path.endsWith('/inspect/photo')
-        ? {
-            madeFor: workshopId,
-            message: { id: workshopId, number: numbers[0], caption: '', data: 'eA==' },
-          }
-        : path.endsWith('/events')
-          ? { madeFor: workshopId, known: 0, events: [] }
-          : undefined;
+    : path === '/jobs/import/file'
+      ? { madeFor: workshopId, message: { documents: '{}' } }
+      : path.endsWith('/import/file')
+        ? { madeFor: workshopId, message: { key: workshopId, text: 'x' } }
+        : path.endsWith('/inspect/photo')
+          ? {
+              madeFor: workshopId,
+              message: { id: workshopId, number: numbers[0], caption: '', data: 'eA==' },
+            }
+          : path.endsWith('/events')
+            ? { madeFor: workshopId, known: 0, events: [] }
+            : undefined;
 
 async function statusOf(path: string, target: Target): Promise<number> {
   const message = sentTo(path, target);

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { answerRows, guessMapping, readSheet, sameName, textOf } from './client-import';
+import { answerClients, guessClients } from './client-import';
+import { readSheet, sameName, textOf } from './mapped-table';
 import { clientTable } from './people-tables';
 
 const sheetOf = (text: string) => {
@@ -17,11 +18,11 @@ describe('clients out of any table', () => {
           '\r\n' +
           ['"Brill, Ada"', 'ada@court.example', '"left-handed\nslow swing"'].join(by),
       );
-      expect(answerRows(sheet, guessMapping(sheet.head), none)).toEqual([
+      expect(answerClients(sheet, guessClients(sheet.head), none)).toEqual([
         {
           line: 2,
           state: 'new',
-          client: {
+          row: {
             name: 'Brill, Ada',
             contact: 'ada@court.example',
             address: '',
@@ -34,14 +35,14 @@ describe('clients out of any table', () => {
 
   it('join the columns that are mapped to one field', () => {
     const sheet = sheetOf('First name,Last name,Street,Town,Phone\nAda,Brill,Court 2,Skerry,555');
-    expect(guessMapping(sheet.head)).toEqual({
+    expect(guessClients(sheet.head)).toEqual({
       name: [0, 1],
       address: [2, 3],
       contact: [4],
       notes: [],
     });
-    expect(answerRows(sheet, guessMapping(sheet.head), none)[0]).toMatchObject({
-      client: { name: 'Ada Brill', address: 'Court 2\nSkerry', contact: '555' },
+    expect(answerClients(sheet, guessClients(sheet.head), none)[0]).toMatchObject({
+      row: { name: 'Ada Brill', address: 'Court 2\nSkerry', contact: '555' },
     });
   });
 
@@ -53,7 +54,7 @@ describe('clients out of any table', () => {
 
   it('answer every row, and leave out who is here already or stood there before', () => {
     const sheet = sheetOf(`Name\nAda  BRILL\nBo\nbo\n${'x'.repeat(200)}\n`);
-    const states = answerRows(sheet, guessMapping(sheet.head), new Set([sameName('ada brill')]));
+    const states = answerClients(sheet, guessClients(sheet.head), new Set([sameName('ada brill')]));
     expect(states.map(({ state }) => state)).toEqual([
       'here already',
       'new',
@@ -65,7 +66,7 @@ describe('clients out of any table', () => {
 
   it('answer ten thousand wrong rows, each with its sentence', () => {
     const sheet = sheetOf(`Name,Mail\n${',a@b.example\n'.repeat(10_000)}`);
-    const rows = answerRows(sheet, guessMapping(sheet.head), none);
+    const rows = answerClients(sheet, guessClients(sheet.head), none);
     expect(rows).toHaveLength(10_000);
     expect(rows.every(({ state }) => state === 'wrong')).toBe(true);
   });
@@ -81,8 +82,8 @@ describe('clients out of any table', () => {
       notes: 'n',
     };
     const sheet = sheetOf(clientTable([client]));
-    expect(answerRows(sheet, guessMapping(sheet.head), none)[0]).toMatchObject({
-      client: { name: '=Ada', contact: '555', address: 'A\nB', notes: 'n' },
+    expect(answerClients(sheet, guessClients(sheet.head), none)[0]).toMatchObject({
+      row: { name: '=Ada', contact: '555', address: 'A\nB', notes: 'n' },
     });
   });
 

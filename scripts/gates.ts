@@ -27,7 +27,9 @@ const files = (pattern: RegExp): readonly string[] =>
 export const pageGates = (): readonly Gate[] =>
   files(/^\((house|bench|print)\)\/.*(page\.tsx|route\.ts)$/).map((name) => ({
     name,
-    deed: asDeed(/(?:openFor|fileRoute|letIn)\((?:[\w.]+, )?\s*'([^']+)'/.exec(read(name))?.[1]),
+    deed: asDeed(
+      /(?:openFor|fileRoute|longRoute|letIn)\((?:[\w.]+, )?\s*'([^']+)'/.exec(read(name))?.[1],
+    ),
   }));
 
 /** What can be called from a page: everything that a file of actions lets out. */

@@ -12,7 +12,8 @@ const nothing = (): readonly Finding[] => [];
 
 const HREF: Readonly<Record<Found['kind'], (found: Found) => string>> = {
   ticket: ({ number }) => `/tickets/${number}`,
-  job: ({ number }) => `/jobs/${number}`,
+  // A job of before has no number.
+  job: ({ number, rowId }) => (number === null ? `/jobs/earlier/${rowId}` : `/jobs/${number}`),
   client: ({ rowId }) => `/clients/${rowId}`,
   racket: ({ rowId }) => `/rackets/${rowId}`,
   frame: ({ rowId }) => `/frames/${rowId}`,

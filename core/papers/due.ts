@@ -7,7 +7,7 @@ import type { Sport } from '../terms/sport';
 
 const DAYS_A_WEEK = 7;
 /** A bed that is hardly played still loses its tension by lying: half a year, common practice, no source. */
-const LONGEST_DAYS = 182;
+export const LONGEST_DAYS = 182;
 const SHORTEST_DAYS = 7;
 
 const ISO_DAY = 'yyyy-MM-dd';
@@ -19,7 +19,7 @@ export interface Due {
 }
 
 /** What of a job says how long its bed lasts. */
-interface StrungJob {
+export interface StrungJob {
   readonly setup: { readonly mains: StringClass; readonly crosses: StringClass };
   readonly frame: { readonly sport: Sport };
   readonly advice: { readonly talk: Talk } | null;
@@ -47,14 +47,18 @@ export function dueOn(strungDay: string, [least, most]: Hours, playsAWeek: numbe
 }
 
 /**
- * The same for a job, from its record: its strings and what its client said.
+ * The same for a job, from its record: its strings and what its client said, unless they say otherwise by now.
  *
  * @example
  * dueAfter({ setup: { mains: usual.strung.mains, crosses: usual.strung.crosses }, frame: usual.spec, advice: null }, '2026-01-05').why // 'by lying'
  */
-export function dueAfter({ setup, frame, advice }: StrungJob, strungDay: string): Due {
+export function dueAfter(
+  { setup, frame, advice }: StrungJob,
+  strungDay: string,
+  playsAWeek: number | null = advice?.talk.playsAWeek ?? null,
+): Due {
   const talk = advice?.talk ?? SILENT;
   const lived = (string: StrungJob['setup']['mains']) => ({ ...string, lifeHours: null });
   const bed = { mains: lived(setup.mains), crosses: lived(setup.crosses) };
-  return dueOn(strungDay, playingHours(bed, frame.sport, talk, null), talk.playsAWeek);
+  return dueOn(strungDay, playingHours(bed, frame.sport, talk, null), playsAWeek);
 }

@@ -3,6 +3,7 @@
 import { useCallback, useState } from 'react';
 import type { Finding } from './palette';
 import { useFindKey } from './use-find-key';
+import { startTypingAhead } from './typed-ahead';
 import { Palette, useReadyAhead } from './when-opened';
 
 interface FindAtTheBenchProps {
@@ -16,7 +17,10 @@ export function FindAtTheBench({ find }: FindAtTheBenchProps) {
   const [open, setOpen] = useState(false);
   useReadyAhead('palette');
   useFindKey(
-    useCallback(() => setOpen(true), []),
+    useCallback(() => {
+      startTypingAhead();
+      setOpen(true);
+    }, []),
     true,
   );
   return open && <Palette close={() => setOpen(false)} actions={NO_ACTIONS} find={find} />;

@@ -10,6 +10,7 @@ import {
 } from '@headlessui/react';
 import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState } from 'react';
+import { takeTypedAhead } from './typed-ahead';
 import { useAnswer } from '../form/use-found';
 
 export interface Finding {
@@ -54,6 +55,9 @@ export function Palette({ close, actions: known, find }: PaletteProps) {
     router.push(finding.href);
   };
 
+  // Closed before its field stood there: nobody types ahead any more.
+  useEffect(() => () => void takeTypedAhead(), []);
+
   // What was asked for by an Enter that came too early.
   useEffect(() => {
     if (waits || !entered.current) return;
@@ -75,6 +79,12 @@ export function Palette({ close, actions: known, find }: PaletteProps) {
               placeholder="A name, a number, 24 nov, 23/22, a string, or what to do"
               className="border-edge bg-sheet w-full border-b px-4 py-3 text-lg focus:outline-none"
               value={typed}
+              onFocus={() => {
+                const ahead = takeTypedAhead();
+                if (ahead.text === '') return;
+                entered.current = ahead.entered;
+                setTyped((before) => before + ahead.text);
+              }}
               onChange={(event) => {
                 entered.current = false;
                 setTyped(event.target.value);

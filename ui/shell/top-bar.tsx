@@ -7,6 +7,7 @@ import { areSingleKeysOn, takesKeys } from '../single-keys';
 import { useAwake } from '../use-awake';
 import type { Finding } from './palette';
 import { useFindKey } from './use-find-key';
+import { startTypingAhead } from './typed-ahead';
 import { Palette, ShortcutHelp, useReadyAhead } from './when-opened';
 
 interface TopBarProps {
@@ -30,7 +31,10 @@ export function TopBar({ workshop, person, places, takesIn, actions, find }: Top
   useReadyAhead('palette', 'help');
 
   useFindKey(
-    useCallback(() => setOpen('palette'), []),
+    useCallback(() => {
+      startTypingAhead();
+      setOpen('palette');
+    }, []),
     find !== undefined,
   );
 

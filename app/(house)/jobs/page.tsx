@@ -44,6 +44,16 @@ export default async function JobsPage({ searchParams }: PageProps<'/jobs'>) {
         <Link href="/jobs/withdrawn" className="underline">
           Withdrawn
         </Link>
+        {may(role, 'bring records in') && (
+          <Link href="/jobs/import" className="no-print underline">
+            From elsewhere
+          </Link>
+        )}
+        {may(role, 'take records out') && (
+          <a href="/jobs/documents" download className="no-print underline">
+            All as documents
+          </a>
+        )}
         {may(role, 'take records out') && (
           <a href={jobListAddress(list, {}, '/jobs/table')} download className="no-print underline">
             These as a table

@@ -2,10 +2,12 @@ import type { Metadata } from 'next';
 import { Link } from '@/ui/link';
 import { SignOutButton } from '@/app/(door)/sign-out-button';
 import { openWorkshop, thisDevice } from '@/app/identity/at-work';
+import { ourAddress } from '@/app/our-address';
 import { may, ROLE_WORDS } from '@/core/house/policy';
 import { sessionsOf } from '@/db/doors';
+import { Press } from '@/ui/press';
 import { countWords } from '@/core/terms/count-words';
-import { setMyCode } from './actions';
+import { setMyCode, subscribeCalendar, withdrawCalendar } from './actions';
 import { CodeForm } from './code-form';
 import { HandsButton } from './hands-button';
 import { Passkeys } from './passkeys';
@@ -15,11 +17,13 @@ export const metadata: Metadata = { title: 'Yours' };
 
 /** What belongs to whoever is signed in: their ways in, and the way out. */
 export default async function MePage() {
-  const { person, role, workshop, memberships, members } = await openWorkshop();
-  const [signedIn, device, all] = await Promise.all([
+  const { person, role, workshop, memberships, members, calendarFeeds } = await openWorkshop();
+  const [signedIn, device, all, feed, address] = await Promise.all([
     sessionsOf(person.id),
     thisDevice(),
     members.all(),
+    calendarFeeds.current(person.id),
+    ourAddress(),
   ]);
   const hasCode = all.find(({ personId }) => personId === person.id)?.hasCode ?? false;
   return (
@@ -48,6 +52,31 @@ export default async function MePage() {
         <div className="flex flex-col gap-10">
           <CodeForm hasCode={hasCode} save={setMyCode.bind(null, workshop.id)} />
           <Passkeys />
+          <section aria-labelledby="calendar">
+            <h2 id="calendar" className="figure mb-1 text-2xl">
+              In your calendar
+            </h2>
+            {feed === undefined ? (
+              <Press
+                action="Make an address to subscribe to"
+                press={subscribeCalendar.bind(null, workshop.id)}
+              />
+            ) : (
+              <>
+                <p>
+                  What is promised and due, for a calendar that reads it by itself. Whoever has the
+                  address sees the names on it.
+                </p>
+                <p className="bg-sheet my-2 px-3 py-2 text-sm break-all">
+                  {`${address}/calendars/${feed}`}
+                </p>
+                <Press
+                  action="Withdraw the address"
+                  press={withdrawCalendar.bind(null, workshop.id)}
+                />
+              </>
+            )}
+          </section>
           <section aria-labelledby="where">
             <h2 id="where" className="figure mb-1 text-2xl">
               Where you are signed in

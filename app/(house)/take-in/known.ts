@@ -1,10 +1,11 @@
 /** What is known of a racket as soon as it stands at the counter. */
-import { differenceInCalendarDays } from 'date-fns';
-import { lossAfter, lossWords } from '@/core/papers/wear';
-import { formatDay, wallTime } from '@/core/measure/promised-time';
+import { bedToday } from '@/core/papers/bed-today';
+import { lossWords } from '@/core/papers/wear';
+import { dayAt, formatDay } from '@/core/measure/promised-time';
 import { formatTicket } from '@/core/measure/units';
 import { formatGauge } from '@/core/measure/gauge';
 import { isOneString } from '@/core/strings/job-string';
+import type { BroughtJob } from '@/db/brought';
 import type { OpenWorkshop } from '@/db/workshop';
 
 /** A fact of the racket or its owner, in words. */
@@ -18,9 +19,19 @@ export interface KnownFact {
 const ageWords = (days: number): string =>
   days < 60 ? `${days} days` : `${Math.round(days / 30.4)} months`;
 
+const earlierWords = ({ mainN, crossN, tensionUnit, mains, crosses }: BroughtJob): string =>
+  [
+    mainN !== null && crossN !== null && tensionUnit
+      ? formatTicket({ mainN, crossN, unit: tensionUnit })
+      : '',
+    mains === crosses ? mains : `${mains} / ${crosses}`,
+  ]
+    .filter(Boolean)
+    .join(' · ');
+
 /** The last job on a racket with the age of its strings, remarks, and what is open with its owner. */
 export async function knownOf(
-  { tickets, rackets, clients, workshop, payments, clientLinks }: OpenWorkshop,
+  { tickets, rackets, clients, workshop, payments, clientLinks, brought }: OpenWorkshop,
   racketId: string,
   money: (minor: number) => string,
 ): Promise<readonly KnownFact[]> {
@@ -35,10 +46,10 @@ export async function knownOf(
   const last = history.find(({ record }) => record);
   const facts: KnownFact[] = [];
   if (last?.record && last.closedAt) {
-    const { setup, remarks, advice } = last.record;
-    const days = differenceInCalendarDays(new Date(), last.closedAt);
-    const plays = client?.talk?.playsAWeek ?? advice?.talk.playsAWeek ?? null;
-    const loss = lossAfter([setup.mains.family, setup.crosses.family], days, plays);
+    const { setup, remarks } = last.record;
+    const strung = dayAt(last.closedAt, workshop.timeZone);
+    const today = dayAt(new Date(), workshop.timeZone);
+    const bed = bedToday(last.record, strung, today, client?.talk?.playsAWeek ?? null);
     const strings = isOneString(setup.mains, setup.crosses)
       ? [setup.mains]
       : [setup.mains, setup.crosses];
@@ -46,7 +57,7 @@ export async function knownOf(
       {
         name: 'Last job',
         value: formatTicket(setup),
-        note: `job ${last.number}, ${formatDay(wallTime(last.closedAt, workshop.timeZone))}`,
+        note: `job ${last.number}, ${formatDay(strung)}`,
         href: `/jobs/${last.number}`,
       },
       {
@@ -55,12 +66,24 @@ export async function knownOf(
       },
       {
         name: 'Age of the strings',
-        value: ageWords(days),
-        note: `should have lost ${lossWords(loss)} by now${plays ? `, at ${plays} plays a week` : ', by lying alone'}`,
+        value: ageWords(bed.days),
+        note: `should have lost ${lossWords(bed.loss)} by now${bed.playsAWeek ? `, at ${bed.playsAWeek} plays a week` : ', by lying alone'}`,
       },
     );
     if (remarks) facts.push({ name: 'Remarks', value: remarks });
-  } else facts.push({ name: 'Last job', value: 'none on record here' });
+  } else {
+    const [before] = await brought.earlierOf(racketId, 1);
+    facts.push(
+      before
+        ? {
+            name: 'Last job',
+            value: earlierWords(before),
+            note: `before this record, ${formatDay(before.day)}`,
+            href: `/jobs/earlier/${before.id}`,
+          }
+        : { name: 'Last job', value: 'none on record here' },
+    );
+  }
   if (racket.notes) facts.push({ name: 'On the racket', value: racket.notes });
   if (client?.notes) facts.push({ name: 'On the client', value: client.notes });
   if (racket.openNumber !== null)

@@ -28,10 +28,20 @@ export const REFUSAL_WORDS = {
   'job.too long': 'That is too long for one job.',
   'job.no json': 'That is no JSON: give the document of a job as it was saved.',
   'job.wrong': 'That is no document of a job: at {where}, {why}.',
+  'job.line': 'Line {line}: {why}',
+  'job.twice': 'Job {number} stands in it twice, the second time in line {line}.',
+  'job.too many':
+    'That is more than comes in at a time, 12 million letters: part the file between two of its lines.',
   'job.no bed': 'Its frame makes no bed any more: {why}',
-  'sheet.too long': 'That is too long for a table of clients: 12 million letters at most.',
+  'sheet.too long': 'That is too long for a table: 12 million letters at most.',
   'sheet.quote': 'A double quote is opened in it and not closed.',
   'sheet.no rows': 'There is no row below the names of the columns.',
+  'queue.no bench': 'No bench suits ticket {number}.',
+  'queue.no opening':
+    'Ticket {number} takes {minutes} min, and no opening is left that is so long: it is not split over a break.',
+  'queue.full': 'The openings do not take {count} jobs: say more hours.',
+  'day.unread': '“{typed}” is no day that has been: 2025-04-07 or 7.4.2025.',
+  'day.to come': '“{typed}” is still to come: a job that was done has a day that has been.',
   'sheet.too many': 'At most {most} rows at a time.',
   'photo.too large':
     'A photograph is at most 12 MB and 80 million pixels: take it anew with a smaller setting.',

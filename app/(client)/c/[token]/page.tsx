@@ -1,11 +1,10 @@
-import { differenceInCalendarDays } from 'date-fns';
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { openLink } from '@/app/client-page-at';
 import { dayAt, formatDay, formatWall, wallTime } from '@/core/measure/promised-time';
-import { dueAfter } from '@/core/papers/due';
+import { bedToday } from '@/core/papers/bed-today';
 import { slipOf } from '@/core/papers/slip';
-import { lossAfter, lossWords } from '@/core/papers/wear';
+import { lossWords } from '@/core/papers/wear';
 import { Fact, Facts } from '@/ui/facts';
 import { BringAgain } from './bring-again';
 import { bringAgain } from './actions';
@@ -49,10 +48,10 @@ export default async function ClientPage({ params }: PageProps<'/c/[token]'>) {
           record: last.record,
         })
       : undefined;
-  const days = last?.closedAt ? differenceInCalendarDays(new Date(), last.closedAt) : 0;
-  const plays = last?.record?.advice?.talk.playsAWeek ?? null;
-  const due = last?.record && strung ? dueAfter(last.record, strung) : undefined;
-  const isDue = due && due.day <= now.slice(0, 10);
+  const bed =
+    last?.record && strung
+      ? bedToday(last.record, strung, now.slice(0, 10), client?.talk?.playsAWeek ?? null)
+      : undefined;
   return (
     <>
       <header className="border-edge mb-5 border-b pb-3">
@@ -72,7 +71,7 @@ export default async function ClientPage({ params }: PageProps<'/c/[token]'>) {
           It is strung and waits for you.
         </p>
       )}
-      {slip && last?.record && due ? (
+      {slip && bed ? (
         <>
           <Facts>
             <Fact name="Tension" figure note={slip.converted}>
@@ -87,22 +86,18 @@ export default async function ClientPage({ params }: PageProps<'/c/[token]'>) {
               </Fact>
             ))}
             <Fact name="By now" note="as strings of this kind do; only measuring knows it of yours">
-              it has lost about{' '}
-              {lossWords(
-                lossAfter(
-                  [last.record.setup.mains.family, last.record.setup.crosses.family],
-                  Math.max(0, days),
-                  plays,
-                ),
-              )}{' '}
-              of its tension
+              it has lost about {lossWords(bed.loss)} of its tension
             </Fact>
             <Fact
               name="Due again"
               figure
-              note={due.why === 'by play' ? `at ${plays} plays a week` : 'by lying, played or not'}
+              note={
+                bed.due.why === 'by play'
+                  ? `at ${bed.playsAWeek} plays a week`
+                  : 'by lying, played or not'
+              }
             >
-              {isDue ? <span className="text-warn">now</span> : formatDay(due.day)}
+              {bed.isDue ? <span className="text-warn">now</span> : formatDay(bed.due.day)}
             </Fact>
           </Facts>
           <p className="label mt-3">

@@ -1,5 +1,6 @@
 import type { Metadata } from 'next';
 import { openFor } from '@/app/identity/at-work';
+import { sameName } from '@/formats/mapped-table';
 import { ImportForm } from './import-form';
 
 export const metadata: Metadata = { title: 'Clients from a table' };
@@ -15,7 +16,7 @@ export default async function ImportClientsPage() {
         semicolons or tabs, in any of the usual encodings. Say once which column is what; every row
         is answered before anything comes in. Who is here already is left out.
       </p>
-      <ImportForm workshopId={workshop.id} known={await clients.names()} />
+      <ImportForm workshopId={workshop.id} known={(await clients.names()).map(sameName)} />
     </main>
   );
 }

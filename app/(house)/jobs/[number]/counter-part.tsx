@@ -73,6 +73,9 @@ export async function CounterPart({ ticket }: { readonly ticket: ListedTicket })
         <p>
           <a href={`/jobs/${number}/document`} download className="label underline">
             The whole job as a file
+          </a>{' '}
+          <a href={`/jobs/${number}/bed`} download className="label underline">
+            Its bed as a drawing
           </a>
         </p>
         {issued.map((invoice) => (

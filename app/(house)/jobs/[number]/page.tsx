@@ -6,17 +6,12 @@ import { notFound } from 'next/navigation';
 import { cache } from 'react';
 import { routeNumber } from '@/app/route-id';
 import { differenceWords } from '@/core/advice/words';
-import { studyFrame } from '@/core/frame/bed';
 import { formatGauge } from '@/core/measure/gauge';
 import { formatMoney } from '@/core/measure/money';
 import { crossFinish } from '@/core/frame/pattern';
-import { USUAL_HOUSE } from '@/core/house/house-rules';
 import { METHOD_WORDS } from '@/core/terms/method';
-import { pathThrough } from '@/core/path/path';
-import { inOrderOf } from '@/core/path/pull-order';
 import { formatDay, wallTime } from '@/core/measure/promised-time';
-import { redraw, type Drawn } from '@/core/record/drawn';
-import type { BenchRecord, JobRecord } from '@/core/record/record';
+import type { BenchRecord } from '@/core/record/record';
 import {
   formatStringLength,
   formatTension,
@@ -35,6 +30,7 @@ import {
 import { may } from '@/core/house/policy';
 import { correctRecord } from './actions';
 import { inspectionWords } from '@/core/counter/inspection';
+import { drawingOf } from './drawing';
 import { CorrectionForm } from './correction-form';
 import { CounterPart } from './counter-part';
 import { handsWords } from '@/core/record/hands';
@@ -50,14 +46,6 @@ const closedTicket = cache(async (number: number) => {
 export async function generateMetadata({ params }: PageProps<'/jobs/[number]'>): Promise<Metadata> {
   const { ticket } = await closedTicket(routeNumber((await params).number));
   return { title: ticket?.record ? `Job ${ticket.number}, ${ticket.record.client}` : 'Nothing' };
-}
-
-/** The bed and the way of its string as they were drawn; a record of before that was kept is drawn anew. */
-function drawingOf({ frame, plan, advice }: JobRecord, drawn: Drawn | undefined) {
-  if (drawn) return redraw(drawn, frame);
-  const { bed } = studyFrame(frame);
-  const path = bed && inOrderOf(pathThrough(bed, plan), frame.sport, advice?.house ?? USUAL_HOUSE);
-  return path && { bed, path };
 }
 
 /** A job as it was done. Everything here comes from its own record, none of it from the library. */

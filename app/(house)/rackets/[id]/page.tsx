@@ -13,14 +13,14 @@ import { RemoveButton } from '@/ui/remove-button';
 import { RemovedNotice } from '@/ui/removed-notice';
 import { PhotoPanel } from '@/app/(house)/tickets/[number]/inspect/photo-panel';
 import { nearClients } from '@/app/(house)/clients/actions';
-import { differenceInCalendarDays } from 'date-fns';
-import { lossAfter, lossWords } from '@/core/papers/wear';
-import { dueAfter } from '@/core/papers/due';
+import { bedToday } from '@/core/papers/bed-today';
+import { lossWords } from '@/core/papers/wear';
 import { formatMoney } from '@/core/measure/money';
 import { Fact, Facts } from '@/ui/facts';
 import { changeRacket, giveRacket, removeRacket, restoreRacket } from '../actions';
 import { GiveRacket } from '../give-racket';
 import { may } from '@/core/house/policy';
+import { EarlierJobs } from '../earlier-jobs';
 import { RacketForm } from '../racket-form';
 import { strungBefore } from '../strung-before';
 
@@ -37,7 +37,7 @@ export async function generateMetadata({ params }: PageProps<'/rackets/[id]'>): 
 
 export default async function RacketPage({ params }: PageProps<'/rackets/[id]'>) {
   const id = routeId((await params).id);
-  const { workshop, clients, frames, tickets, photos, racket, role } = await racketAt(id);
+  const { workshop, clients, frames, tickets, photos, brought, racket, role } = await racketAt(id);
   if (!racket) notFound();
   const history = await tickets.ofRacket(id);
   const [client, frame] = await Promise.all([
@@ -49,16 +49,22 @@ export default async function RacketPage({ params }: PageProps<'/rackets/[id]'>)
     frame?.sport ?? 'tennis',
   );
   const latest = history.find((ticket) => ticket.record);
-  const pictures = await photos.ofRacket(id);
-  const age = latest?.closedAt ? differenceInCalendarDays(new Date(), latest.closedAt) : 0;
-  const strungOn = latest?.closedAt && dayAt(latest.closedAt, workshop.timeZone);
-  const plays = client?.talk?.playsAWeek ?? null;
+  const [pictures, before] = await Promise.all([photos.ofRacket(id), brought.earlierOf(id)]);
+  const now = wallTime(new Date(), workshop.timeZone);
+  const bed =
+    latest?.record &&
+    latest.closedAt &&
+    bedToday(
+      latest.record,
+      dayAt(latest.closedAt, workshop.timeZone),
+      now.slice(0, 10),
+      client?.talk?.playsAWeek ?? null,
+    );
   const spent = history.reduce(
     (sum, { record, toPayMinor, labourMinor, stringMinor }) =>
       record ? sum + (toPayMinor ?? (labourMinor ?? 0) + (stringMinor ?? 0)) : sum,
     0,
   );
-  const now = wallTime(new Date(), workshop.timeZone);
   return (
     <main className="grid gap-10 px-6 py-6 lg:grid-cols-[1fr_1.4fr]">
       <div>
@@ -140,23 +146,12 @@ export default async function RacketPage({ params }: PageProps<'/rackets/[id]'>)
             </Link>
           )}
         </div>
-        {latest?.record && strungOn && (
+        {bed && (
           <Facts className="mb-3">
-            <Fact
-              name="Age of the strings"
-              note={`should have lost ${lossWords(
-                lossAfter(
-                  [latest.record.setup.mains.family, latest.record.setup.crosses.family],
-                  age,
-                  plays,
-                ),
-              )} by now`}
-            >
-              {age} days
+            <Fact name="Age of the strings" note={`should have lost ${lossWords(bed.loss)} by now`}>
+              {bed.days} days
             </Fact>
-            <Fact name="Due again">
-              {formatDay(`${dueAfter(latest.record, strungOn).day}T00:00`)}
-            </Fact>
+            <Fact name="Due again">{formatDay(bed.due.day)}</Fact>
             <Fact name="Strung here">
               {history.filter(({ record }) => record).length} times,{' '}
               {formatMoney(spent, workshop.currency, workshop.locale)} in all
@@ -196,6 +191,7 @@ export default async function RacketPage({ params }: PageProps<'/rackets/[id]'>)
                 ],
           }))}
         />
+        {before.length > 0 && <EarlierJobs jobs={before} locale={workshop.locale} />}
       </section>
     </main>
   );

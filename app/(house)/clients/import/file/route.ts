@@ -1,16 +1,23 @@
 import { z } from 'zod';
-import { fileRoute, rowId } from '@/app/action';
+import { longRoute } from '@/app/action';
 import { refused } from '@/app/answers';
-import { clientRowSchema, MOST_CLIENTS } from '@/formats/client-import';
-import type { FormAnswer } from '@/ui/form/result';
+import { answerClients, CLIENT_FIELDS } from '@/formats/client-import';
+import { mappingSchema, readSheet, sameName } from '@/formats/mapped-table';
 
 /** Brings clients in, all of them or none; the same table sent twice adds nobody twice. */
-export const POST = fileRoute(
+export const POST = longRoute(
   'bring records in',
-  refused,
-  z.object({ key: rowId, clients: z.array(clientRowSchema).min(1).max(MOST_CLIENTS) }),
-  async ({ together }, { clients: rows }): Promise<FormAnswer> => {
-    await together(({ clients }) => clients.bring(rows));
+  z.object({ text: z.string(), mapping: mappingSchema(CLIENT_FIELDS) }),
+  async ({ together }, { text, mapping }, goOn) => {
+    const sheet = readSheet(text);
+    if (!sheet.ok) return refused(sheet.problem);
+    await together(async ({ clients }) => {
+      const known = new Set((await clients.namesForMany()).map(sameName));
+      const rows = answerClients(sheet.value, mapping, known).flatMap((each) =>
+        each.state === 'new' ? [each.row] : [],
+      );
+      await clients.bring(rows, goOn);
+    });
     return { ok: true, go: '/clients' };
   },
 );

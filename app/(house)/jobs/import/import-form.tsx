@@ -1,0 +1,148 @@
+'use client';
+
+import { useMemo, useState } from 'react';
+import { AnsweredRows } from '@/app/(house)/brought/answered-rows';
+import { BringIn } from '@/app/(house)/brought/bring-in';
+import { Columns } from '@/app/(house)/brought/columns';
+import { useRows } from '@/app/(house)/brought/use-rows';
+import { formatMoney } from '@/core/measure/money';
+import { formatTicket, type TensionUnit } from '@/core/measure/units';
+import { DAY_ORDERS, type DayOrder, type EarlierJob } from '@/core/record/earlier-job';
+import type { JobDocument } from '@/formats/job-document';
+import { areDocuments, JOB_FIELDS, readJobDocuments, type JobField } from '@/formats/job-import';
+import { textOf, type Mapping } from '@/formats/mapped-table';
+import { FileDrop } from '@/ui/form/file-drop';
+import { useAwake } from '@/ui/use-awake';
+
+interface ImportFormProps {
+  readonly workshopId: string;
+  readonly known: readonly string[];
+  readonly currency: string;
+  readonly unit: TensionUnit;
+  readonly today: string;
+}
+
+const NAMES: Readonly<Record<JobField, string>> = {
+  client: 'Client',
+  racket: 'Racket',
+  mark: 'Mark',
+  day: 'Day',
+  tension: 'Tension',
+  mains: 'String of the mains',
+  crosses: 'String of the crosses',
+  price: 'Price',
+  sport: 'Sport',
+  notes: 'Notes',
+};
+
+type Opened =
+  | { readonly table: string }
+  | { readonly text: string; readonly documents: readonly JobDocument[] };
+
+export function ImportForm({ workshopId, known, currency, unit, today }: ImportFormProps) {
+  const awake = useAwake();
+  const [opened, setOpened] = useState<Opened>();
+  const [mapping, setMapping] = useState<Mapping<JobField>>();
+  const [dayOrder, setDayOrder] = useState<DayOrder>();
+  const [notice, setNotice] = useState<string>();
+  const text = opened && 'table' in opened ? opened.table : undefined;
+  const question = useMemo(
+    () =>
+      text === undefined
+        ? undefined
+        : { kind: 'jobs' as const, text, mapping, known, unit, currency, today, dayOrder },
+    [text, mapping, known, unit, currency, today, dayOrder],
+  );
+  const { rows, problem, reading } = useRows<'jobs'>(question);
+
+  const open = async (file: File | undefined) => {
+    if (!file) return;
+    const text = textOf(new Uint8Array(await file.arrayBuffer()));
+    setNotice(undefined);
+    setMapping(undefined);
+    setDayOrder(undefined);
+    if (!areDocuments(text)) return setOpened({ table: text });
+    const read = readJobDocuments(text);
+    setOpened(read.ok ? { text, documents: read.value } : undefined);
+    setNotice(read.ok ? undefined : read.problem);
+  };
+
+  const words = (job: EarlierJob): readonly [string, string] => [
+    `${job.client}, ${job.racket}${job.mark && `, ${job.mark}`}`,
+    [
+      job.day,
+      job.tension && formatTicket(job.tension),
+      job.mains === job.crosses ? job.mains : `${job.mains} / ${job.crosses}`,
+      job.priceMinor !== null && formatMoney(job.priceMinor, currency),
+      job.notes,
+    ]
+      .filter(Boolean)
+      .join(' · '),
+  ];
+
+  return (
+    <fieldset disabled={!awake} className="flex flex-col gap-5">
+      <FileDrop
+        label="Table or documents of jobs"
+        accept=".csv,.tsv,.txt,.json,.jsonl,text/csv,text/plain,application/json"
+        onFiles={([file]) => void open(file)}
+      />
+      {(notice ?? problem) && (
+        <p role="alert" className="text-warn font-medium">
+          {notice ?? problem}
+        </p>
+      )}
+      {opened && 'documents' in opened && (
+        <>
+          <p role="status" className="figure text-2xl">
+            {opened.documents.length} jobs in documents
+          </p>
+          <BringIn
+            workshopId={workshopId}
+            path="/jobs/import/file"
+            message={{ documents: opened.text }}
+            count={opened.documents.length}
+            wrong={0}
+            what="jobs"
+          />
+        </>
+      )}
+      {text !== undefined && rows && (
+        <>
+          <Columns
+            fields={JOB_FIELDS}
+            names={NAMES}
+            head={rows.head}
+            samples={rows.samples}
+            mapping={mapping ?? rows.mapping}
+            onChange={setMapping}
+          />
+          <div role="radiogroup" aria-label="A day in figures" className="flex gap-5">
+            <span className="label">A day in figures has</span>
+            {DAY_ORDERS.map((order) => (
+              <label key={order} className="flex gap-2">
+                <input
+                  type="radio"
+                  name="day-order"
+                  checked={(dayOrder ?? rows.dayOrder) === order}
+                  onChange={() => setDayOrder(order)}
+                  className="accent-ink"
+                />
+                the {order}
+              </label>
+            ))}
+          </div>
+          <AnsweredRows<'jobs'> rows={rows} reading={reading} words={words} />
+          <BringIn
+            workshopId={workshopId}
+            path="/jobs/import/file"
+            message={{ text, mapping: rows.mapping, dayOrder: rows.dayOrder }}
+            count={reading ? 0 : rows.fresh}
+            wrong={rows.wrong}
+            what="jobs"
+          />
+        </>
+      )}
+    </fieldset>
+  );
+}
