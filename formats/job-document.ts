@@ -7,10 +7,9 @@ import { USUAL_MACHINE } from '@/core/house/machine';
 import { jobRecordSchema, type JobRecord } from '@/core/record/record';
 import { formatTicket } from '@/core/measure/units';
 import { failure, success, type Result } from '@/core/terms/result';
+import { readJson } from './json-document';
 
 const JOB_FORMAT = 'orthotens-job/1';
-/** No record comes near it. */
-const MOST_LETTERS = 2_000_000;
 
 const jobDocumentSchema = z
   .strictObject({
@@ -37,22 +36,8 @@ export const jobDocument = (number: number, closedAt: Date, record: JobRecord): 
 });
 
 /** Reads a document, or says which part of it is wrong. */
-export function readJobDocument(text: string): Result<JobDocument> {
-  if (text.length > MOST_LETTERS) return failure('job.too long');
-  let found: unknown;
-  try {
-    found = JSON.parse(text);
-  } catch {
-    return failure('job.no json');
-  }
-  const read = jobDocumentSchema.safeParse(found);
-  if (read.success) return success(read.data);
-  const [issue] = read.error.issues;
-  return failure('job.wrong', {
-    where: issue?.path.join('.') || 'the whole',
-    why: issue?.message ?? '',
-  });
-}
+export const readJobDocument = (text: string): Result<JobDocument> =>
+  readJson(text, jobDocumentSchema, 'a job');
 
 /** The same job planned anew by the core of today, from what its record settled. */
 export function planAnew({ record }: JobDocument): Result<Job> {

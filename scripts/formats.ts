@@ -3,6 +3,8 @@ import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { frameJsonSchema } from '@/formats/frame-document';
 import { jobJsonSchema } from '@/formats/job-document';
+import { queueJsonSchema } from '@/formats/queue-document';
+import { shelfJsonSchema } from '@/formats/shelf-document';
 import { format } from 'prettier';
 import { ROOT } from './house';
 import { withPolicy } from './policy-table';
@@ -11,6 +13,8 @@ import { withRules } from './rules-table';
 for (const [name, schema] of [
   ['frame', frameJsonSchema()],
   ['job', jobJsonSchema()],
+  ['queue', queueJsonSchema()],
+  ['shelf', shelfJsonSchema()],
 ] as const)
   writeFileSync(
     join(ROOT, `docs/formats/${name}.schema.json`),

@@ -2,6 +2,8 @@
  * Study and plan a frame without the interface and without a database:
  *   npm run -s orthotens -- study FRAME.json [--json]
  *   npm run -s orthotens -- job JOB.json [--json]
+ *   npm run -s orthotens -- queue QUEUE.json [--json]
+ *   npm run -s orthotens -- shelf SHELF.json [--json]
  *   npm run -s orthotens -- plan FRAME.json --method two-piece [--short-side left] [--tension 24/23] [--json]
  */
 import { readFileSync } from 'node:fs';
@@ -19,12 +21,15 @@ import { METHODS, methodSchema } from '@/core/terms/method';
 import { usualChoice } from '@/core/cut/methods';
 import { sideSchema } from '@/core/terms/ends';
 import type { Sport } from '@/core/terms/sport';
+import { planQueue } from '@/core/queue/plan';
 import { readFrameFile } from '@/formats/frame-file';
 import { jobReport, planAnew, readJobDocument } from '@/formats/job-document';
+import { queueReport, readQueue } from '@/formats/queue-document';
+import { readShelf, shelfReport } from '@/formats/shelf-document';
 import { planData, planText, studyData, studyText, type PlanQuestion } from '@/formats/plan-report';
 
 const USAGE =
-  'Say study FRAME.json, job JOB.json or plan FRAME.json --method two-piece [--short-side left] [--cross-start left] [--family monofilament] [--gauge 1.25] [--tension 24/23], with --json for programs; - reads from the standard input.';
+  'Say study FRAME.json, job JOB.json, queue QUEUE.json, shelf SHELF.json or plan FRAME.json --method two-piece [--short-side left] [--cross-start left] [--family monofilament] [--gauge 1.25] [--tension 24/23], with --json for programs; - reads from the standard input.';
 
 /** One sentence, and the exit code for bad input. */
 function refuse(sentence: string): never {
@@ -75,7 +80,12 @@ function textOf(file: string): string {
 
 const { positionals, values } = commandLine();
 const [command, file, ...more] = positionals;
-if (!command || !['study', 'plan', 'job'].includes(command) || !file || more.length > 0)
+if (
+  !command ||
+  !['study', 'plan', 'job', 'queue', 'shelf'].includes(command) ||
+  !file ||
+  more.length > 0
+)
   refuse(USAGE);
 const options = optionsSchema.safeParse(values);
 if (!options.success) {
@@ -98,6 +108,45 @@ if (command === 'job') {
       [
         `Job ${report.number}, ${report.client}, ${report.racket.frameName}: ${report.ticket}`,
         ...report.pieces.map(({ name, cutMm }) => `${name} ${formatMetres(cutMm)}`),
+      ].join('\n'),
+    );
+  process.exit(0);
+}
+
+if (command === 'queue') {
+  const queue = readQueue(textOf(file));
+  if (!queue.ok) refuse(`${file}: ${queue.problem}`);
+  const { now, benches, jobs } = queue.value;
+  const plan = planQueue(now, benches, jobs);
+  if (!plan.ok) refuse(`${file}: ${plan.problem}`);
+  const report = queueReport(plan.value);
+  if (options.data.json) print(report);
+  else
+    console.log(
+      [
+        ...report.jobs.map(
+          ({ number, bench, start, finish, lateMin }) =>
+            `${start}  ${bench}  ${number}, done ${finish.slice(11)}${lateMin ? `, ${lateMin} min late` : ''}`,
+        ),
+        plan.value.exact
+          ? `Nothing is later than ${report.maxLateMin} min; no plan is better.`
+          : `Nothing is later than ${report.maxLateMin} min; no plan has less than ${Math.floor(plan.value.leastLateMin)} min.`,
+      ].join('\n'),
+    );
+  process.exit(0);
+}
+
+if (command === 'shelf') {
+  const shelf = readShelf(textOf(file));
+  if (!shelf.ok) refuse(`${file}: ${shelf.problem}`);
+  const report = shelfReport(shelf.value);
+  if (options.data.json) print(report);
+  else
+    console.log(
+      [
+        ...report.cuts.map(({ piece, from }) => `${piece} from ${from}`),
+        ...report.unserved.map((piece) => `${piece}: nothing is long enough`),
+        `Opened for ${report.openedPrice}, ${report.scrapMm} mm scrap.`,
       ].join('\n'),
     );
   process.exit(0);

@@ -2,71 +2,66 @@
 import type { Span } from './clock';
 import { minutesOn, startIn, suits, type QueueBench, type QueueJob } from './jobs';
 
-/** Open minutes of all benches between two times. */
-function room(
-  benches: readonly QueueBench[],
-  free: readonly number[],
-  from: number,
-  to: number,
-): number {
-  return benches.reduce(
-    (sum, { open }, b) =>
-      sum +
-      open.reduce(
-        (minutes, [a, z]: Span) =>
-          minutes + Math.max(0, Math.min(z, to) - Math.max(a, from, free[b] ?? 0)),
-        0,
-      ),
-    0,
-  );
+/** When so many minutes of work are done at the earliest, if all benches share them, from the spans that are open. */
+function doneBy(spans: readonly Span[]): (work: number) => number {
+  const times = [...new Set(spans.flat())].toSorted((a, b) => a - b);
+  const parts: { readonly from: number; readonly done: number; readonly benches: number }[] = [];
+  let done = 0;
+  times.forEach((from, i) => {
+    const benches = spans.filter(([a, b]) => a <= from && b > from).length;
+    parts.push({ from, done, benches });
+    done += benches * ((times[i + 1] ?? from) - from);
+  });
+  return (work) => {
+    const part = parts.findLast((each) => each.done < work && each.benches > 0);
+    if (!part) return work > 0 ? Infinity : -Infinity;
+    const at = part.from + (work - part.done) / part.benches;
+    return work > done + 1e-9 ? Infinity : at;
+  };
 }
 
 /**
  * The lateness, min, that some job has in every plan: each alone on the bench where it is finished first; and whatever
- * is ready from some time on and promised by another needs as much room on all benches between the two. Found by
- * halving; no larger than that of the best plan.
+ * is ready from some time on and promised by another needs as much room on all benches between the two, even if jobs
+ * could be split and shared. No larger than the largest lateness of the best plan.
  */
 export function leastLateness(
   benches: readonly QueueBench[],
   jobs: readonly QueueJob[],
   free: readonly number[],
 ): number {
-  const shortest = jobs.map((job) => {
-    const on = benches.filter(({ name }) => suits(job, name));
-    return Math.min(...on.map(({ name }) => minutesOn(job, name)));
-  });
-  const alone = jobs.map((job) =>
+  const shortest = jobs.map((job) =>
     Math.min(
-      ...benches.map((bench, b) => {
-        if (!suits(job, bench.name)) return Infinity;
-        const minutes = minutesOn(job, bench.name);
-        const start = startIn(bench.open, Math.max(job.ready, free[b] ?? 0), minutes);
-        return start === undefined ? Infinity : start + minutes;
-      }),
+      ...benches.filter(({ name }) => suits(job, name)).map(({ name }) => minutesOn(job, name)),
     ),
   );
-  let least = Math.max(0, ...jobs.map(({ promised }, i) => (alone[i] ?? 0) - promised));
-  const from = [...new Set(jobs.map(({ ready }) => ready))];
-  const by = [...new Set(jobs.map(({ promised }) => promised))];
-  const fits = (late: number): boolean =>
-    from.every((begin) =>
-      by.every((end) => {
-        const work = jobs.reduce(
-          (sum, { ready, promised }, i) =>
-            ready >= begin && promised <= end ? sum + (shortest[i] ?? 0) : sum,
-          0,
-        );
-        return work === 0 || work <= room(benches, free, begin, end + late) + 1e-9;
+  const alone = jobs.map((job, i) => {
+    const finishes = benches.flatMap((bench, b) => {
+      const minutes = minutesOn(job, bench.name);
+      const start = suits(job, bench.name)
+        ? startIn(bench.open, Math.max(job.ready, free[b] ?? 0), minutes)
+        : undefined;
+      return start === undefined ? [] : [start + minutes];
+    });
+    return { job, minutes: shortest[i] ?? 0, finish: Math.min(...finishes) };
+  });
+  let least = Math.max(0, ...alone.map(({ job, finish }) => finish - job.promised));
+  const byPromise = alone.toSorted((a, b) => a.job.promised - b.job.promised);
+  for (const begin of new Set(jobs.map(({ ready }) => ready))) {
+    const open = benches.flatMap((bench, b) =>
+      bench.open.flatMap(([a, z]): Span[] => {
+        const from = Math.max(a, begin, free[b] ?? 0);
+        return z > from ? [[from, z]] : [];
       }),
     );
-  if (fits(least)) return least;
-  let most = least + 1;
-  while (!fits(most) && most < 1e7) most *= 2;
-  // To the minute, and to the side that can be proven.
-  while (most - least > 0.5) {
-    const middle = (least + most) / 2;
-    if (fits(middle)) most = middle;
-    else least = middle;
+    const by = doneBy(open);
+    let work = 0;
+    for (const { job, minutes } of byPromise) {
+      if (job.ready < begin) continue;
+      work += minutes;
+      const at = by(work);
+      if (Number.isFinite(at)) least = Math.max(least, at - job.promised);
+    }
   }
   return least;
 }

@@ -17,8 +17,8 @@ interface Drawn {
   readonly cost: PlanCost;
 }
 
-/** So many orders are tried; with sixty jobs it takes some fifty milliseconds. */
-const TRIES = 1200;
+/** So many orders are tried; with sixty jobs it takes less than a tenth of a second. */
+const TRIES = 360;
 const SEED = 20_260_105;
 
 /** Begun jobs of a bench in order, as spans that are taken. */
@@ -31,19 +31,13 @@ function gapIn(
   from: number,
   minutes: number,
 ): { readonly start: number; readonly at: number } | undefined {
-  let at = 0;
   for (const [a, b] of open) {
     let start = Math.max(a, from);
-    if (start + minutes > b) continue;
-    while (at < taken.length && (taken[at] as [number, number])[1] <= start) at++;
-    while (at < taken.length) {
-      const [begin, end] = taken[at] as [number, number];
+    for (let at = 0; start + minutes <= b; at++) {
+      const [begin, end] = taken[at] ?? [Infinity, Infinity];
       if (start + minutes <= begin) return { start, at };
       start = Math.max(start, end);
-      at++;
     }
-    if (start + minutes <= b) return { start, at };
-    at = 0;
   }
   return undefined;
 }

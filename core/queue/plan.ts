@@ -25,6 +25,9 @@ export interface QueuePlan {
   readonly leastLateMin: number;
 }
 
+/** How many begun plans are looked at while somebody waits for a page; nearly every day of a workshop needs fewer. */
+export const PAGE_PATIENCE = 200_000;
+
 /** Up to so many jobs the best plan is found. */
 export const EXACT_UP_TO = 12;
 
@@ -37,7 +40,8 @@ const costOf = (jobs: ReadonlyMap<number, QueueJob>, placed: readonly Placed[]):
 /**
  * The plan of a workshop's open jobs on its benches from `now` on: the largest lateness is least, then the sum of
  * lateness, then what is finished is finished earliest. A job is not split over a break. What somebody put first is
- * first, in its turn. Up to twelve jobs the plan is exact; beyond that it is good, and says what no plan can better.
+ * first, in its turn. Up to twelve jobs the plan is exact, where `patience` allows; beyond that it is good, and says what
+ * no plan can better.
  *
  * Source: the earliest promise first is best for the largest lateness on one bench (Jackson 1955); branch and bound with
  * dominance for the rest, checked against going through all plans.
@@ -50,6 +54,7 @@ export function planQueue(
   now: number,
   benches: readonly QueueBench[],
   jobs: readonly QueueJob[],
+  patience = Infinity,
 ): Result<QueuePlan> {
   for (const job of jobs) {
     const on = benches.filter(({ name }) => suits(job, name));
@@ -73,7 +78,8 @@ export function planQueue(
   const begun = { free, cost: costOf(byNumber, placed) };
   const good = goodPlan(benches, rest, free);
   const known = good && costOf(byNumber, [...placed, ...good.placed]);
-  const better = rest.length <= EXACT_UP_TO ? bestPlan(benches, rest, begun, known) : undefined;
+  const better =
+    rest.length <= EXACT_UP_TO ? bestPlan(benches, rest, begun, known, patience) : undefined;
   const chosen = better ?? good?.placed;
   if (!chosen) return failure('queue.full', { count: rest.length });
   const all = [...placed, ...chosen].toSorted(

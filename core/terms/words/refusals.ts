@@ -25,9 +25,9 @@ export const REFUSAL_WORDS = {
   'amount.unread': 'Write an amount such as 18 or 18.50.',
   'amount.whole': '{currency} has no smaller coin: write a whole amount such as 1800.',
   'amount.decimals': '{currency} is written with {places} decimals at most: 18.50.',
-  'job.too long': 'That is too long for one job.',
-  'job.no json': 'That is no JSON: give the document of a job as it was saved.',
-  'job.wrong': 'That is no document of a job: at {where}, {why}.',
+  'document.too long': 'That is too long for {what}.',
+  'document.no json': 'That is no JSON: give the document of {what} as it was saved.',
+  'document.wrong': 'That is no document of {what}: at {where}, {why}.',
   'job.line': 'Line {line}: {why}',
   'job.twice': 'Job {number} stands in it twice, the second time in line {line}.',
   'job.too many':
