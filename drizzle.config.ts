@@ -7,6 +7,7 @@ export default defineConfig({
     './db/doors-schema.ts',
     './db/papers-schema.ts',
     './db/earlier-schema.ts',
+    './db/day-schema.ts',
   ],
   out: './db/migrations',
   casing: 'snake_case',

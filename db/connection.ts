@@ -1,11 +1,12 @@
 import { drizzle, type NodePgDatabase } from 'drizzle-orm/node-postgres';
 import { Pool } from 'pg';
+import * as day from './day-schema';
 import * as doors from './doors-schema';
 import * as earlier from './earlier-schema';
 import * as papers from './papers-schema';
 import * as records from './schema';
 
-const schema = { ...records, ...papers, ...earlier, ...doors };
+const schema = { ...records, ...papers, ...earlier, ...day, ...doors };
 
 export type Database = NodePgDatabase<typeof schema> & { readonly $client: Pool };
 /** Either the database or a transaction of it. */

@@ -23,6 +23,8 @@ const RECORDS: Readonly<Record<string, string>> = {
   invoices: 'select, insert',
   invoice_jobs: 'select, insert',
   payments: 'select, insert',
+  benches: 'select, insert, update',
+  arrangements: 'select, insert, update',
   earlier_jobs: 'select, insert',
   calendar_feeds: 'select, insert, update (withdrawn_at)',
   client_links: 'select, insert, update (withdrawn_at)',

@@ -93,7 +93,7 @@ export const workshops = pgTable(
 /** What a client said to being written to. */
 export type Consent = 'unasked' | 'yes' | 'no';
 
-const ownedRow = () => ({
+export const ownedRow = () => ({
   id: uuid().primaryKey().defaultRandom(),
   workshopId: uuid()
     .notNull()

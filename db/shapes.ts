@@ -9,6 +9,7 @@ import { frameSpecSchema } from '@/core/frame/frame';
 import { keptHouseSchema } from '@/core/house/house-rules';
 import { invoiceSchema } from '@/core/papers/invoice';
 import { templatesSchema } from '@/core/papers/messages';
+import { benchHoursSchema } from '@/core/queue/hours';
 import { drawnSchema } from '@/core/record/drawn';
 import { jobRecordSchema, type JobRecord } from '@/core/record/record';
 import type { Shape } from './document';
@@ -30,6 +31,8 @@ export const BUILD = shape('What is said of a racket', talkSchema.shape.racket, 
   ...SILENT.racket,
   ...old,
 }));
+
+export const BENCH_HOURS = shape('When a bench is open', benchHoursSchema);
 
 export const FRAME_SPEC = shape('What is read from a frame', frameSpecSchema);
 

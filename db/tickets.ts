@@ -199,6 +199,17 @@ export function ticketsOf(db: Connection, workshopId: string) {
       return rows.flatMap(({ timed }) => timed);
     },
 
+    /** The same, job by job and of all sports: how far whole jobs spread around what was expected. */
+    async pastJobTimes(limit = 40): Promise<readonly (readonly TimedPart[])[]> {
+      const rows = await db
+        .select({ timed: part('bench,timed', timedSchema) })
+        .from(tickets)
+        .where(and(mine, sql`${tickets.taughtTimes}`))
+        .orderBy(LATEST)
+        .limit(limit);
+      return rows.map(({ timed }) => timed);
+    },
+
     /** The same, only the last few: what is open on it, and what was done before. */
     async lastOfRacket(racketId: string, limit: number): Promise<ListedTicket[]> {
       const rows = await listed()

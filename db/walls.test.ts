@@ -2,12 +2,14 @@
 import { randomUUID } from 'node:crypto';
 import { eq, getTableName, sql } from 'drizzle-orm';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { USUAL_WEEK } from '@/core/queue/hours';
 import { invoiceFor } from '@/core/papers/invoice';
 import { frameSpec } from '@/core/testing/frame-spec';
 import { clientLinksOf, linkAt } from './client-links';
 import { openDatabase, type Database, type OpenDatabase } from './connection';
 import * as doors from './doors-schema';
 import { foundOf } from './found';
+import * as day from './day-schema';
 import * as earlier from './earlier-schema';
 import * as papers from './papers-schema';
 import { giveRights } from './rights';
@@ -37,6 +39,8 @@ const OWNED = [
   papers.clientLinks,
   papers.calendarFeeds,
   earlier.earlierJobs,
+  day.benches,
+  day.arrangements,
   papers.wishes,
   papers.outbox,
 ] as const;
@@ -152,6 +156,13 @@ async function wholeWorkshop() {
   });
   const token = await shop.clientLinks.ensure(racket.id);
   await shop.calendarFeeds.ensure(personId);
+  await shop.benches.add({
+    name: 'Bench',
+    machineId,
+    hand: 'practised',
+    hours: { week: USUAL_WEEK, others: {} },
+  });
+  await shop.benches.setHereFrom(ticket.id, '2029-12-31T10:00');
   await db.insert(earlier.earlierJobs).values({
     workshopId,
     racketId: racket.id,
@@ -297,7 +308,7 @@ describe('the walls between workshops, as the application’s own role', () => {
     const found = await behindWalls(app.db, mine, (transaction) =>
       foundOf(transaction).find({ words: ['secret'], days: undefined, tension: undefined }),
     );
-    expect(found.map(({ kind }) => kind)).toEqual(['ticket', 'client', 'racket']);
+    expect(found.map(({ kind }) => kind)).toEqual(['ticket', 'job', 'client', 'racket']);
     expect(found.map(({ rowId }) => rowId)).not.toContain(theirs.clientId);
     const nowhere = await behindWalls(app.db, {}, (transaction) =>
       foundOf(transaction).find({ words: ['secret'], days: undefined, tension: undefined }),

@@ -8,6 +8,7 @@ import { benchOf } from './bench';
 import { clientLinksOf } from './client-links';
 import { clientsOf } from './clients';
 import type { Connection, Database } from './connection';
+import { benchesOf } from './benches';
 import { broughtOf } from './brought';
 import { calendarFeedsOf } from './calendar-feeds';
 import { foundOf } from './found';
@@ -43,6 +44,7 @@ export type WorkshopFacts = Omit<
 export function recordsOf(db: Connection, workshopId: string) {
   return {
     bench: benchOf(db, workshopId),
+    benches: benchesOf(db, workshopId),
     brought: broughtOf(db, workshopId),
     calendarFeeds: calendarFeedsOf(db, workshopId),
     clientLinks: clientLinksOf(db, workshopId),

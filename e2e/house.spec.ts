@@ -22,6 +22,8 @@ const PAGES = [
   '/workshop/machines',
   '/workshop/machines/new',
   '/workshop/papers',
+  '/workshop/benches',
+  '/workshop/benches/new',
   '/workshop/people',
   '/workshop/trail',
   '/workshops',

@@ -44,6 +44,7 @@ const ACTIONS: readonly (Finding & { readonly deed: Deed })[] = [
   },
   { href: '/workshop/house-rules', kind: 'go', text: 'House rules', deed: 'see house rules' },
   { href: '/workshop/machines', kind: 'go', text: 'Machines', deed: 'see machines' },
+  { href: '/workshop/benches', kind: 'go', text: 'Benches and their hours', deed: 'see machines' },
   { href: '/workshop/people', kind: 'go', text: 'People', deed: 'change people' },
   { href: '/workshop/trail', kind: 'go', text: 'Every change', deed: 'see the trail' },
   { href: '/practice', kind: 'go', text: 'Practice at the bench', deed: 'practise' },

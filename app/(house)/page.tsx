@@ -2,6 +2,9 @@ import { openFor } from '@/app/identity/at-work';
 import type { Metadata } from 'next';
 import { Link } from '@/ui/link';
 import { checkDue, checkWords } from '@/core/house/calibration';
+import { DayRuler } from './day/day-ruler';
+import { dayOf, type Day } from './day/day-of';
+import { wallOf } from '@/core/queue/clock';
 import { may } from '@/core/house/policy';
 import { formatWall, wallTime } from '@/core/measure/promised-time';
 import type { TicketTension } from '@/core/measure/units';
@@ -24,6 +27,13 @@ function waitingAt({ frameId, mainN, crossStart }: ListedTicket): string {
   return crossStart ? 'Pull' : 'Cut';
 }
 
+/** When a ticket is strung as the day is planned now, and where. */
+function plannedFor({ plan, benches, now }: Day, number: number): string {
+  const placed = plan.ok ? plan.value.placed.find((each) => each.number === number) : undefined;
+  const bench = benches.find(({ id }) => id === placed?.bench);
+  return placed ? `${formatWall(wallOf(placed.start), now)}, ${bench?.name ?? ''}` : '';
+}
+
 export const metadata: Metadata = { title: 'Today' };
 
 /** Of what waits at the counter. */
@@ -31,13 +41,14 @@ const SHOWN = 20;
 
 /** The open tickets in the order of their promises. */
 export default async function TodayPage() {
-  const { workshop, tickets, machines, jobs, clientLinks, role } = await openFor('see the day');
+  const house = await openFor('see the day');
+  const { workshop, tickets, machines, jobs, clientLinks, role } = house;
   const hands = may(role, 'hand over');
   const [waiting, wishes] = hands
     ? await Promise.all([jobs.uncollected(SHOWN), clientLinks.openWishes()])
     : [[], []];
   const now = wallTime(new Date(), workshop.timeZone);
-  const open = await tickets.open();
+  const [open, day] = await Promise.all([tickets.open(), dayOf(house, workshop)]);
   const late = open.filter(({ promised }) => promised < now).length;
   const today = open.filter(
     ({ promised }) => promised >= now && promised.slice(0, 10) === now.slice(0, 10),
@@ -79,8 +90,20 @@ export default async function TodayPage() {
           : {caution}
         </p>
       ))}
+      {open.length > 0 && (
+        <DayRuler day={day} tickets={open} workshopId={workshop.id} role={role} />
+      )}
       <Table
-        head={['Promised', 'Ticket', 'Client', 'Racket', 'They ask for', 'Tension', 'Waits at']}
+        head={[
+          'Promised',
+          'Ticket',
+          'Client',
+          'Racket',
+          'They ask for',
+          'Tension',
+          'Waits at',
+          'Planned',
+        ]}
         empty={
           may(role, 'take in')
             ? 'No racket is waiting. Take one in with the key n.'
@@ -106,6 +129,7 @@ export default async function TodayPage() {
               </span>,
               tension && <TicketFigure key="tension" tension={tension} />,
               waitingAt(ticket),
+              plannedFor(day, ticket.number),
             ],
           };
         })}

@@ -16,6 +16,7 @@ const DEEDS = {
   'see the day': ['owner', 'stringer', 'counter', 'learner'],
   'see tickets': ['owner', 'stringer', 'counter'],
   'take in': ['owner', 'stringer', 'counter'],
+  'arrange the day': ['owner', 'stringer', 'counter'],
   'set up': ['owner', 'stringer'],
   'plan the cut': ['owner', 'stringer'],
   string: ['owner', 'stringer', 'learner'],

@@ -84,3 +84,18 @@ export function joined(spans: readonly Span[]): readonly Span[] {
   }
   return out;
 }
+
+/**
+ * So many minutes as one says them: `25 min`, `2 h 5 min`, `3 days`.
+ *
+ * @example
+ * minutesWords(125) // '2 h 5 min'
+ * minutesWords(4320) // '3 days'
+ */
+export function minutesWords(minutes: number): string {
+  const whole = Math.round(minutes);
+  if (whole < 60) return `${whole} min`;
+  if (whole >= 2 * DAY_MIN) return `${Math.round(whole / DAY_MIN)} days`;
+  const [hours, rest] = [Math.floor(whole / 60), whole % 60];
+  return rest === 0 ? `${hours} h` : `${hours} h ${rest} min`;
+}

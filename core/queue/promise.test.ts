@@ -68,6 +68,12 @@ describe('what can be promised', () => {
     expect(after.get(9)).toBeGreaterThanOrEqual(SURE - 0.02);
   });
 
+  it('makes nobody wait longer who waits too long already', () => {
+    const late = [job(1, 5), job(2, 500)];
+    const { safe } = offersFor(daysOf([day], late), job(9, 0));
+    expect(safe?.at).toBeGreaterThan(60);
+  });
+
   it('is not begun before a break that it does not fit into', () => {
     const broken: QueueBench = {
       name: 'A',

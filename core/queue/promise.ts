@@ -38,8 +38,8 @@ export interface Broken {
 }
 
 export const SURE = 0.9;
-/** A promise that was in doubt before may become so much less sure and no more. */
-const TOLERANCE = 0.01;
+/** What was in doubt before may not be finished later by more than this on average. */
+const TOLERANCE_MIN = 5;
 const QUARTER_MIN = 15;
 
 const quarterAfter = (minutes: number): number => Math.ceil(minutes / QUARTER_MIN) * QUARTER_MIN;
@@ -107,6 +107,9 @@ export const sureness = ({ lanes }: PlannedDays): ReadonlyMap<number, number> =>
     lanes.flatMap(({ lane, kept }) => lane.map(({ number }, i) => [number, kept[i] ?? 0] as const)),
   );
 
+const mean = (values: Float64Array): number =>
+  values.reduce((sum, value) => sum + value, 0) / values.length;
+
 /** What comes of putting a job into a lane before its job number `at`. */
 function putIn(
   { now, factorsOf, days }: PlannedDays,
@@ -127,7 +130,9 @@ function putIn(
   const broken = lane.slice(at).flatMap(({ number, promised }, i): readonly Broken[] => {
     const was = kept[at + i] ?? 0;
     const is = keptShare(later[i] ?? own, promised);
-    return is >= SURE || is >= was - TOLERANCE ? [] : [{ number, before: was, after: is }];
+    const delayed = mean(later[i] ?? own) - mean(finishes[at + i] ?? own);
+    const holds = was >= SURE ? is >= SURE : delayed <= TOLERANCE_MIN;
+    return holds ? [] : [{ number, before: was, after: is }];
   });
   return { own, broken };
 }

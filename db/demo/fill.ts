@@ -25,6 +25,7 @@ import {
 } from '@/core/measure/units';
 import type { StringFacts } from '@/core/strings/string-facts';
 import type { Connection, Database } from '../connection';
+import { benches } from '../day-schema';
 import { people } from '../doors-schema';
 import {
   clients,
@@ -254,6 +255,24 @@ async function fillMachines(db: Connection, workshopId: string, today: Date): Pr
     clampKind: 'flying',
   });
   await db.insert(machines).values([window, travels]);
+  const day = [
+    ['09:30', '13:00'],
+    ['14:00', '18:30'],
+  ] as const;
+  const week = { week: [day, day, day, day, day, [['09:30', '16:00']], []], others: {} } as const;
+  await db.insert(benches).values([
+    { workshopId, name: 'At the window', machineId: window.id ?? null, hours: week },
+    {
+      workshopId,
+      name: 'Back room',
+      machineId: null,
+      hand: 'tournament',
+      hours: {
+        week: [[], [['10:00', '13:00']], [], [['10:00', '13:00']], day, [['09:30', '16:00']], []],
+        others: {},
+      },
+    },
+  ]);
   const check = (machineId: string, daysAgo: number, asked: number, measured: number) => ({
     id: randomUUID(),
     workshopId,

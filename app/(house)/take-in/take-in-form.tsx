@@ -12,6 +12,7 @@ import { offered, useAnswer, useFound } from '@/ui/form/use-found';
 import { useKeptForm } from '@/ui/form/use-kept-form';
 import { findClients, racketsOfClient, takeIn } from './actions';
 import { KnownPanel } from './known-panel';
+import { PromiseOffers } from './promise-offers';
 import { RacketFields } from './racket-fields';
 import { MOST_MORE, takeInSchema, type TakeInEntry } from './take-in-entry';
 
@@ -196,6 +197,14 @@ export function TakeInForm({ name, workshopId, initial, now }: TakeInFormProps) 
           className="col-span-2 sm:col-span-1"
           hint="In their words: the same again, a little looser."
           {...form.field('wish')}
+        />
+        <PromiseOffers
+          workshopId={workshopId}
+          racketId={racketId}
+          frameId={entry.frameId}
+          count={1 + more.length}
+          promised={promised}
+          onPick={(at) => set({ promised: at })}
         />
         <NoteField
           label="Condition"

@@ -20,6 +20,9 @@ export default async function WorkshopPage() {
         <Link href="/workshop/papers" className="underline">
           Papers and prices
         </Link>
+        <Link href="/workshop/benches" className="underline">
+          Benches
+        </Link>
         <Link href="/workshop/machines" className="underline">
           Machines
         </Link>

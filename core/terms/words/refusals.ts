@@ -36,6 +36,12 @@ export const REFUSAL_WORDS = {
   'sheet.too long': 'That is too long for a table: 12 million letters at most.',
   'sheet.quote': 'A double quote is opened in it and not closed.',
   'sheet.no rows': 'There is no row below the names of the columns.',
+  'hours.unread': '“{typed}” is no part of a day: write 9-13 14:30-18, or closed.',
+  'hours.reversed': '“{typed}” ends before it begins.',
+  'hours.overlap': '“{typed}” begins before the one before it ends.',
+  'hours.too many': 'That is more than a day or a year has parts.',
+  'hours.no day':
+    '“{typed}” does not begin with a day: write 2026-12-24 9-12, or 2026-12-25 closed.',
   'queue.no bench': 'No bench suits ticket {number}.',
   'queue.no opening':
     'Ticket {number} takes {minutes} min, and no opening is left that is so long: it is not split over a break.',

@@ -1,0 +1,80 @@
+/** The day of a workshop: who strings what when, from the records. */
+import { wallTime, type WallTime } from '@/core/measure/promised-time';
+import { wallMinutes } from '@/core/queue/clock';
+import { dayBenches, dayJob, type DayBench, type PastDays } from '@/core/queue/day';
+import { USUAL_WEEK } from '@/core/queue/hours';
+import type { QueueBench } from '@/core/queue/jobs';
+import { PAGE_PATIENCE, planQueue, type QueuePlan } from '@/core/queue/plan';
+import { planDays, type PlannedDays, type SureJob } from '@/core/queue/promise';
+import type { Result } from '@/core/terms/result';
+import type { TicketOfDay, Turn } from '@/db/benches';
+import type { Records, Workshop } from '@/db/workshop';
+
+/** A bench as the day shows it. */
+export interface ShownBench extends DayBench {
+  readonly name: string;
+  /** What stands there, in words. */
+  readonly machine: string | null;
+}
+
+export interface Day {
+  readonly now: WallTime;
+  readonly benches: readonly ShownBench[];
+  /** Nobody has said yet when they are open. */
+  readonly usual: boolean;
+  readonly open: readonly QueueBench[];
+  readonly tickets: readonly TicketOfDay[];
+  readonly jobs: readonly SureJob[];
+  readonly past: PastDays;
+  readonly plan: Result<QueuePlan>;
+  readonly turns: readonly Turn[];
+}
+
+/** What a workshop has before it says what it has. */
+const usualBench = (workshop: Pick<Workshop, 'id' | 'hand'>): ShownBench => ({
+  id: workshop.id,
+  name: 'The bench',
+  machine: null,
+  machineId: null,
+  hand: workshop.hand,
+  hours: { week: USUAL_WEEK, others: {} },
+});
+
+async function pastOf({ tickets }: Records): Promise<PastDays> {
+  const [tennis, badminton, squash, jobs] = await Promise.all([
+    tickets.pastTimes('tennis'),
+    tickets.pastTimes('badminton'),
+    tickets.pastTimes('squash'),
+    tickets.pastJobTimes(),
+  ]);
+  return { times: { tennis, badminton, squash }, jobs };
+}
+
+/** The open tickets on the benches, as they are planned from now on. */
+export async function dayOf(records: Records, workshop: Workshop): Promise<Day> {
+  const [kept, tickets, turns, past] = await Promise.all([
+    records.benches.all(),
+    records.benches.ticketsOfDay(),
+    records.benches.turns(),
+    pastOf(records),
+  ]);
+  const now = wallTime(new Date(), workshop.timeZone);
+  const benches = kept.length > 0 ? kept : [usualBench(workshop)];
+  const open = dayBenches(benches, wallMinutes(now));
+  const jobs = tickets.map((ticket) => dayJob(ticket, benches, past));
+  return {
+    now,
+    benches,
+    usual: kept.length === 0,
+    open,
+    tickets,
+    jobs,
+    past,
+    plan: planQueue(wallMinutes(now), open, jobs, PAGE_PATIENCE),
+    turns,
+  };
+}
+
+/** The same day, gone through many times; nothing where it cannot be planned. */
+export const daysOf = ({ now, open, jobs, plan }: Day): PlannedDays | undefined =>
+  plan.ok ? planDays(wallMinutes(now), open, jobs, plan.value.placed) : undefined;

@@ -1,0 +1,92 @@
+/** A workshop's open tickets and benches as a queue that can be planned. */
+import { paceOf, type Hand, type TimedPart } from '../bench/times';
+import type { FrameSpec } from '../frame/frame';
+import type { WallTime } from '../measure/promised-time';
+import type { Method } from '../terms/method';
+import type { Sport } from '../terms/sport';
+import { openSpans, wallMinutes } from './clock';
+import type { BenchHours } from './hours';
+import type { QueueBench } from './jobs';
+import { spreadOf, workMinutes, type Work } from './minutes';
+import type { SureJob } from './promise';
+
+export interface DayBench {
+  readonly id: string;
+  readonly machineId: string | null;
+  readonly hand: Hand;
+  readonly hours: BenchHours;
+}
+
+export interface DayTicket {
+  readonly number: number;
+  readonly promised: WallTime;
+  readonly method: Method | null;
+  readonly machineId: string | null;
+  readonly spec: Pick<FrameSpec, 'sport' | 'pattern'> | null;
+  readonly stepsDone: number;
+  readonly benchId: string | null;
+  readonly turn: number | null;
+  readonly hereFrom: WallTime | null;
+}
+
+/** What past jobs teach of a sport's pace, and of how far jobs spread. */
+export interface PastDays {
+  readonly times: Readonly<Record<Sport, readonly TimedPart[]>>;
+  readonly jobs: readonly (readonly TimedPart[])[];
+}
+
+/** So far ahead openings are known. */
+const DAYS_AHEAD = 28;
+
+/** A frame that nobody has studied yet, by what is usual. */
+const USUAL_PATTERN = { sport: 'tennis' as const, pattern: { mains: 16, crosses: 19 } };
+
+/**
+ * The benches as a queue has them, by their ids.
+ *
+ * @example
+ * dayBenches([{ id: 'a', machineId: null, hand: 'practised', hours: { week: [[], [], [], [], [], [], []], others: {} } }], 0) // [{ name: 'a', open: [] }]
+ */
+export const dayBenches = (benches: readonly DayBench[], now: number): readonly QueueBench[] =>
+  benches.map(({ id, hours: { week, others } }) => ({
+    name: id,
+    open: openSpans(week, others, now, DAYS_AHEAD),
+  }));
+
+/**
+ * A ticket as a queue has it: its minutes by the hand of each bench, at benches with its machine where its cut was
+ * planned for one. What is begun goes first, where it stands.
+ *
+ * @example
+ * dayJob({ number: 4, promised: '1970-01-01T10:00', method: null, machineId: null, spec: null, stepsDone: 0, benchId: null, turn: null, hereFrom: null }, [], { times: { tennis: [], badminton: [], squash: [] }, jobs: [] }).promised // 600
+ */
+export function dayJob(ticket: DayTicket, benches: readonly DayBench[], past: PastDays): SureJob {
+  const { sport, pattern } = ticket.spec ?? USUAL_PATTERN;
+  const work: Work = {
+    sport,
+    mains: pattern.mains,
+    crosses: pattern.crosses,
+    pieces: ticket.method === null || ticket.method === 'two-piece' ? 2 : 1,
+    done: ticket.stepsDone,
+  };
+  const pace = paceOf(past.times[sport]);
+  const minutes = (hand: Hand) => Math.max(1, Math.round(workMinutes(work, hand, pace)));
+  const suited = benches.filter(
+    ({ machineId }) =>
+      ticket.machineId === null || machineId === null || machineId === ticket.machineId,
+  );
+  const at = benches.find(({ id }) => id === ticket.benchId);
+  const begunAt = ticket.stepsDone > 0 ? (at ?? suited[0] ?? benches[0]) : undefined;
+  return {
+    number: ticket.number,
+    minutes: minutes('practised'),
+    minutesAt: Object.fromEntries(benches.map(({ id, hand }) => [id, minutes(hand)])),
+    promised: wallMinutes(ticket.promised),
+    ready: ticket.hereFrom === null ? -Infinity : wallMinutes(ticket.hereFrom),
+    spread: spreadOf(past.jobs),
+    ...(suited.length > 0 && { benches: suited.map(({ id }) => id) }),
+    ...(begunAt
+      ? { fixed: { bench: begunAt.id, turn: -1 } }
+      : at && ticket.turn !== null && { fixed: { bench: at.id, turn: ticket.turn } }),
+  };
+}

@@ -1,0 +1,186 @@
+import { randomUUID } from 'node:crypto';
+import { and, asc, eq, inArray, isNull, sql } from 'drizzle-orm';
+import type { Connection } from './connection';
+import { arrangements, benches } from './day-schema';
+import { missed, type Saved } from './saving';
+import { benchEvents, frames, machines, rackets, tickets, workshops } from './schema';
+
+export type Bench = typeof benches.$inferSelect;
+export type BenchFacts = Pick<Bench, 'name' | 'machineId' | 'hand' | 'hours'>;
+
+/** An open ticket as the day needs it: what is to be strung, how far it is, and what was arranged. */
+export interface TicketOfDay {
+  readonly id: string;
+  readonly number: number;
+  readonly promised: string;
+  readonly method: typeof tickets.$inferSelect.method;
+  readonly machineId: string | null;
+  readonly spec: typeof frames.$inferSelect.spec | null;
+  readonly stepsDone: number;
+  /** The bench that it was worked at last, by its machine; null where nobody has begun. */
+  readonly benchId: string | null;
+  readonly turn: number | null;
+  readonly hereFrom: string | null;
+}
+
+/** Tickets in their turns at a bench, as somebody arranged them. */
+export interface Turn {
+  readonly number: number;
+  readonly benchId: string;
+  readonly turn: number;
+}
+
+/** The benches of one workshop, and what is arranged at them. */
+export function benchesOf(db: Connection, workshopId: string) {
+  const mine = eq(benches.workshopId, workshopId);
+  const one = (id: string) => and(mine, eq(benches.id, id));
+  const open = and(
+    eq(tickets.workshopId, workshopId),
+    isNull(tickets.removedAt),
+    isNull(tickets.closedAt),
+    isNull(tickets.withdrawnAt),
+  );
+
+  return {
+    all: (): Promise<(Bench & { readonly machine: string | null })[]> =>
+      db
+        .select({
+          id: benches.id,
+          workshopId: benches.workshopId,
+          version: benches.version,
+          createdAt: benches.createdAt,
+          removedAt: benches.removedAt,
+          name: benches.name,
+          machineId: benches.machineId,
+          hand: benches.hand,
+          hours: benches.hours,
+          machine: machines.name,
+        })
+        .from(benches)
+        .leftJoin(machines, eq(machines.id, benches.machineId))
+        .where(and(mine, isNull(benches.removedAt)))
+        .orderBy(asc(benches.createdAt), asc(benches.id)),
+
+    async get(id: string): Promise<Bench | undefined> {
+      const [row] = await db.select().from(benches).where(one(id));
+      return row;
+    },
+
+    /** Adds a row under an id made by its form; the same form sent twice adds one. */
+    async add(facts: BenchFacts, id: string = randomUUID()): Promise<void> {
+      await db
+        .insert(benches)
+        .values({ ...facts, id, workshopId })
+        .onConflictDoNothing();
+    },
+
+    async change(id: string, version: number, facts: BenchFacts): Promise<Saved> {
+      const { rowCount } = await db
+        .update(benches)
+        .set({ ...facts, version: version + 1 })
+        .where(and(one(id), eq(benches.version, version), isNull(benches.removedAt)));
+      return rowCount ? 'saved' : missed(await this.get(id), facts);
+    },
+
+    async setRemoved(id: string, removed: boolean): Promise<void> {
+      await db
+        .update(benches)
+        .set({ removedAt: removed ? new Date() : null, version: sql`${benches.version} + 1` })
+        .where(one(id));
+    },
+
+    /** Every open ticket with what says how long it takes and what was arranged. */
+    ticketsOfDay: (): Promise<TicketOfDay[]> =>
+      db
+        .select({
+          id: tickets.id,
+          number: tickets.number,
+          promised: tickets.promised,
+          method: tickets.method,
+          machineId: tickets.machineId,
+          spec: frames.spec,
+          stepsDone: sql<number>`coalesce((select ${benchEvents.done} from ${benchEvents} where ${benchEvents.ticketId} = ${tickets.id} order by ${benchEvents.arrived} desc limit 1), 0)`,
+          benchId: arrangements.benchId,
+          turn: arrangements.turn,
+          hereFrom: arrangements.hereFrom,
+        })
+        .from(tickets)
+        .innerJoin(rackets, eq(rackets.id, tickets.racketId))
+        .leftJoin(frames, eq(frames.id, rackets.frameId))
+        .leftJoin(arrangements, eq(arrangements.ticketId, tickets.id))
+        .where(open)
+        .orderBy(asc(tickets.promised), asc(tickets.number)),
+
+    /** What is arranged now, by bench and turn. */
+    async turns(): Promise<Turn[]> {
+      const rows = await db
+        .select({
+          number: tickets.number,
+          benchId: arrangements.benchId,
+          turn: arrangements.turn,
+        })
+        .from(arrangements)
+        .innerJoin(tickets, eq(tickets.id, arrangements.ticketId))
+        .innerJoin(benches, and(eq(benches.id, arrangements.benchId), isNull(benches.removedAt)))
+        .where(open)
+        .orderBy(asc(benches.createdAt), asc(arrangements.turn));
+      return rows.flatMap(({ number, benchId, turn }) =>
+        benchId !== null && turn !== null ? [{ number, benchId, turn }] : [],
+      );
+    },
+
+    /**
+     * Arranges the turns of all benches anew; what is not named is left to the plan. Answers 'changed' where they are
+     * not any more what they were when it was asked. Call it inside a transaction.
+     */
+    async arrange(wanted: readonly Turn[], seen: readonly Turn[]): Promise<'saved' | 'changed'> {
+      // Two at once: the second waits here, and sees what the first has done.
+      await db
+        .select({ id: workshops.id })
+        .from(workshops)
+        .where(eq(workshops.id, workshopId))
+        .for('update');
+      const text = (turns: readonly Turn[]) =>
+        turns
+          .map(({ number, benchId, turn }) => `${number} ${benchId} ${turn}`)
+          .toSorted()
+          .join();
+      if (text(await this.turns()) !== text(seen)) return 'changed';
+      await db
+        .update(arrangements)
+        .set({ benchId: null, turn: null })
+        .where(eq(arrangements.workshopId, workshopId));
+      if (wanted.length === 0) return 'saved';
+      const ids = await db
+        .select({ id: tickets.id, number: tickets.number })
+        .from(tickets)
+        .where(
+          and(
+            open,
+            inArray(
+              tickets.number,
+              wanted.map(({ number }) => number),
+            ),
+          ),
+        );
+      for (const { id, number } of ids) {
+        const turn = wanted.find((each) => each.number === number);
+        if (!turn) continue;
+        const place = { benchId: turn.benchId, turn: turn.turn };
+        await db
+          .insert(arrangements)
+          .values({ ticketId: id, workshopId, ...place })
+          .onConflictDoUpdate({ target: arrangements.ticketId, set: place });
+      }
+      return 'saved';
+    },
+
+    /** From when on a ticket's racket and string are here; null where they are. */
+    async setHereFrom(ticketId: string, hereFrom: string | null): Promise<void> {
+      await db
+        .insert(arrangements)
+        .values({ ticketId, workshopId, hereFrom })
+        .onConflictDoUpdate({ target: arrangements.ticketId, set: { hereFrom } });
+    },
+  };
+}

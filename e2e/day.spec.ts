@@ -1,0 +1,77 @@
+import { expect, test } from '@playwright/test';
+import { awake, own, sentence } from './bench';
+
+test('the day lies on a ruler; a ticket is moved by its keys, the rest answers, and it is undone', async ({
+  page,
+}) => {
+  page.setDefaultTimeout(20_000);
+  await page.goto('/');
+  const ruler = page.getByRole('region', { name: 'The day on a ruler' });
+  await expect(ruler).toBeVisible();
+  // Which tickets others have open meanwhile does not matter: 406 is of the demo, and last of all.
+  const bar = ruler.getByRole('button', { name: /^Ticket 406, Jory Pellannick/ });
+  await expect(bar).toHaveAccessibleName(
+    /from .*, done .*; promised .*; (kept on \d+ in 100 days|.* late)/,
+  );
+  await expect(page.getByText('lift it with the space bar')).toBeVisible();
+  await bar.focus();
+  await page.keyboard.press('Space');
+  for (let i = 0; i < 12; i++) await page.keyboard.press('ArrowLeft');
+  await page.keyboard.press('Space');
+  await expect(page.getByText(/^Ticket 406 (is next|comes after \d+): /)).toBeVisible();
+  await expect(bar).toHaveAccessibleName(/as somebody arranged it$/);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(bar).not.toHaveAccessibleName(/as somebody arranged it$/);
+});
+
+test('at the counter, times that can be promised are offered, and what cannot be kept is said', async ({
+  page,
+}) => {
+  page.setDefaultTimeout(20_000);
+  await page.goto('/take-in');
+  await awake(page);
+  await page.getByLabel('Client').fill(own('Corisande Vail'));
+  const safe = page.getByRole('button', { name: /^safe / });
+  await expect(safe).toBeVisible();
+  await expect(page.getByRole('button', { name: /^next free slot / })).toBeVisible();
+  const words = (await safe.innerText()).replace(/^safe\s*/, '');
+  await safe.click();
+  const promised = page.getByLabel('Promised');
+  await expect(promised).toHaveValue(/^\d{4}-\d\d-\d\d \d\d:(00|15|30|45)$/);
+  await expect(page.getByText(words, { exact: true }).last()).toBeVisible();
+  await expect(page.getByText('That cannot be kept')).toBeHidden();
+  // Nobody strings a racket in six minutes.
+  const soon = new Intl.DateTimeFormat('sv-SE', {
+    timeZone: 'Europe/Lisbon',
+    dateStyle: 'short',
+    timeStyle: 'short',
+  }).format(Date.now() + 6 * 60_000);
+  await promised.fill(soon);
+  await expect(page.getByText('That cannot be kept')).toBeVisible();
+});
+
+test('a bench has its hours, and nonsense is answered at its field', async ({ page }) => {
+  page.setDefaultTimeout(20_000);
+  const name = own('Corner');
+  await page.goto('/workshop/benches/new');
+  await awake(page);
+  await page.getByLabel('Bench', { exact: true }).fill(name);
+  await page.getByLabel('Saturday').fill('13-9');
+  await page.getByLabel('Days that differ').fill('Christmas closed');
+  await page.getByRole('button', { name: 'Add the bench' }).click();
+  await expect(sentence(page, 'ends before it begins')).toBeVisible();
+  await expect(sentence(page, 'does not begin with a day')).toBeVisible();
+  for (const day of ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Sunday'])
+    await page.getByLabel(day).fill('closed');
+  await page.getByLabel('Saturday').fill('9-13, 14:30-18');
+  await page.getByLabel('Days that differ').fill('2026-12-25 closed');
+  await page.getByRole('button', { name: 'Add the bench' }).click();
+  await page.waitForURL('/workshop/benches');
+  const row = page.getByRole('listitem').filter({ hasText: name });
+  await expect(row).toContainText('Sat 9:00-13:00 14:30-18:00');
+  // Out of the way of the others.
+  await page.getByRole('link', { name }).click();
+  await page.getByRole('button', { name: /^Remove/ }).click();
+  await page.waitForURL('/workshop/benches');
+  await expect(page.getByRole('link', { name })).toBeHidden();
+});
