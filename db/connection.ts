@@ -4,9 +4,10 @@ import * as day from './day-schema';
 import * as doors from './doors-schema';
 import * as earlier from './earlier-schema';
 import * as papers from './papers-schema';
+import * as shelf from './shelf-schema';
 import * as records from './schema';
 
-const schema = { ...records, ...papers, ...earlier, ...day, ...doors };
+const schema = { ...records, ...papers, ...earlier, ...day, ...shelf, ...doors };
 
 export type Database = NodePgDatabase<typeof schema> & { readonly $client: Pool };
 /** Either the database or a transaction of it. */

@@ -23,6 +23,8 @@ const RECORDS: Readonly<Record<string, string>> = {
   invoices: 'select, insert',
   invoice_jobs: 'select, insert',
   payments: 'select, insert',
+  stock_lengths: 'select, insert',
+  stock_moves: 'select, insert',
   benches: 'select, insert, update',
   arrangements: 'select, insert, update',
   earlier_jobs: 'select, insert',

@@ -13,6 +13,7 @@ import * as day from './day-schema';
 import * as earlier from './earlier-schema';
 import * as papers from './papers-schema';
 import { giveRights } from './rights';
+import * as stock from './shelf-schema';
 import * as records from './schema';
 import { newWorkshop, openTestDatabase } from './testing';
 import { behindWalls } from './walls';
@@ -41,6 +42,8 @@ const OWNED = [
   earlier.earlierJobs,
   day.benches,
   day.arrangements,
+  stock.stockLengths,
+  stock.stockMoves,
   papers.wishes,
   papers.outbox,
 ] as const;
@@ -156,6 +159,19 @@ async function wholeWorkshop() {
   });
   const token = await shop.clientLinks.ensure(racket.id);
   await shop.calendarFeeds.ensure(personId);
+  const [string] = await shop.strings.find('');
+  const lengthId = randomUUID();
+  await shop.shelf.buy(personId, [lengthId], {
+    stringId: string?.id ?? '',
+    gaugeMm: 1.25,
+    kind: 'set',
+    mm: 12_000,
+    priceMinor: 900,
+    supplier: '',
+    place: '',
+    day: '2026-11-20',
+  });
+  await shop.shelf.cut(personId, ticket.id, [{ lengthId, mm: 6000, note: 'mains' }]);
   await shop.benches.add({
     name: 'Bench',
     machineId,

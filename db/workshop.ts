@@ -24,6 +24,7 @@ import { priceListOf } from './price-list';
 import { racketsOf } from './rackets';
 import { missed, type Saved } from './saving';
 import { members, workshops } from './schema';
+import { shelfOf } from './shelf';
 import { stringsOf } from './strings';
 import { ticketsOf } from './tickets';
 import { trailOf } from './trail';
@@ -61,6 +62,7 @@ export function recordsOf(db: Connection, workshopId: string) {
     photos: photosOf(db, workshopId),
     priceList: priceListOf(db, workshopId),
     rackets: racketsOf(db, workshopId),
+    shelf: shelfOf(db, workshopId),
     strings: stringsOf(db, workshopId),
     tickets: ticketsOf(db, workshopId),
     trail: trailOf(db, workshopId),

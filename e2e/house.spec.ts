@@ -13,6 +13,7 @@ const PAGES = [
   '/strings',
   '/strings/new',
   '/strings/import',
+  '/shelf',
   '/clients/import',
   '/jobs/import',
   '/jobs',

@@ -31,12 +31,22 @@ const FINDERS = [
   'knownAtTheCounter',
   'racketsOfClient',
   'nearClients',
+  'offersAtTheCounter',
 ];
 /** What each of them finds of the target, where it is not its name. */
-const FOUND: Readonly<Record<string, string>> = { knownAtTheCounter: 'Last job' };
+const FOUND: Readonly<Record<string, string>> = {
+  knownAtTheCounter: 'Last job',
+  offersAtTheCounter: '"words"',
+};
 /** What they are asked, for the rows of a target. */
 const askedOf = (finder: string, { ids }: Target, text: string): unknown =>
-  finder === 'racketsOfClient' ? ids[CLIENT] : finder === 'knownAtTheCounter' ? ids[RACKET] : text;
+  finder === 'racketsOfClient'
+    ? ids[CLIENT]
+    : finder === 'knownAtTheCounter'
+      ? ids[RACKET]
+      : finder === 'offersAtTheCounter'
+        ? { racketId: '', frameId: '', count: 1 }
+        : text;
 
 const [CLIENT, RACKET, FRAME, STRING, MACHINE] = [0, 1, 2, 3, 4] as const;
 

@@ -2,6 +2,8 @@
  * Requests that no page would send, to every action, route, address and importer of a running server:
  * all of them must be answered, none with a fault of the server.
  */
+import { NOTHING_BOUGHT } from '@/app/(house)/shelf/shelf-entry';
+import { NEW_BENCH } from '@/app/(house)/workshop/benches/bench-entry';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { z } from 'zod';
@@ -145,6 +147,13 @@ const PATHS = [
   '/money/payments?day=@',
   '/jobs?order=@&down=@&page=@&least=@&from=@',
   '/c/@',
+  '/calendars/@',
+  '/shelf',
+  '/jobs/import',
+  '/jobs/earlier/@',
+  '/jobs/#/bed',
+  '/frames/@/bed',
+  '/workshop/benches/@',
   '/c/@/no-more',
   '/@',
 ];
@@ -301,6 +310,17 @@ export function argumentsOf(
     addItem: [FORGED, item],
     changeItem: [FORGED, version, item],
     bringAgain: ['Hostile'],
+    // The day of the others stays as it is: nothing of these is right as a whole.
+    arrangeDay: [[{ number: number(), benchId: FORGED, turn: 0 }], []],
+    offersAtTheCounter: [{ racketId: '', frameId: '', count: 1 }],
+    whatAPromiseBreaks: [{ racketId: '', frameId: '', count: 1 }, 'fri'],
+    addBench: [FORGED, { ...NEW_BENCH, mon: 'Hostile' }],
+    changeBench: [id(), version, { ...NEW_BENCH, mon: 'Hostile' }],
+    buy: [FORGED, { ...NOTHING_BOUGHT, stock: 'Hostile' }],
+    countLength: [FORGED, FORGED, '6.1'],
+    throwAway: [FORGED, FORGED],
+    subscribeCalendar: [],
+    withdrawCalendar: [],
   };
   // What is left removes a row or puts it back: only rows that are nobody's, so that the world stays.
   return table[action] ?? [FORGED];

@@ -42,6 +42,7 @@ const ACTIONS: readonly (Finding & { readonly deed: Deed })[] = [
     text: 'Papers and prices',
     deed: 'change the workshop',
   },
+  { href: '/shelf', kind: 'go', text: 'Shelf: stock and what to order', deed: 'see strings' },
   { href: '/workshop/house-rules', kind: 'go', text: 'House rules', deed: 'see house rules' },
   { href: '/workshop/machines', kind: 'go', text: 'Machines', deed: 'see machines' },
   { href: '/workshop/benches', kind: 'go', text: 'Benches and their hours', deed: 'see machines' },

@@ -36,6 +36,7 @@ const DEEDS = {
   'change frames': ['owner', 'stringer'],
   'see strings': ['owner', 'stringer', 'counter', 'learner'],
   'change strings': ['owner', 'stringer'],
+  'keep the shelf': ['owner', 'stringer'],
   'see records': ['owner', 'stringer', 'counter'],
   'correct a record': ['owner', 'stringer'],
   'take records out': ['owner'],

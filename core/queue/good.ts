@@ -43,7 +43,7 @@ function gapIn(
 }
 
 /** Places jobs in an order, each where it is finished first; undefined where one finds no opening. */
-export function placeInOrder(
+function placeInOrder(
   benches: readonly QueueBench[],
   order: readonly QueueJob[],
   free: readonly number[],

@@ -29,7 +29,7 @@ export interface QueuePlan {
 export const PAGE_PATIENCE = 200_000;
 
 /** Up to so many jobs the best plan is found. */
-export const EXACT_UP_TO = 12;
+const EXACT_UP_TO = 12;
 
 const costOf = (jobs: ReadonlyMap<number, QueueJob>, placed: readonly Placed[]): PlanCost =>
   placed.reduce(

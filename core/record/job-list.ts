@@ -1,5 +1,6 @@
 /** Which closed jobs a list shows, in which order: what an address holds of it, and nothing that no list has. */
 import { z } from 'zod';
+import { textIn } from '../measure/reading';
 import { sportSchema } from '../terms/sport';
 
 const JOB_ORDERS = ['handed over', 'number', 'client', 'racket', 'mains', 'price'] as const;
@@ -7,12 +8,8 @@ export type JobOrder = (typeof JOB_ORDERS)[number];
 
 export const JOB_STATES = ['not collected', 'not paid', 'corrected'] as const;
 
-const name = z.string().trim().max(120).catch('');
-const day = z
-  .string()
-  .regex(/^\d{4}-\d\d-\d\d$/)
-  .or(z.literal(''))
-  .catch('');
+const name = textIn.trim().max(120).catch('');
+const day = z.iso.date().or(z.literal('')).catch('');
 
 const jobListSchema = z.object({
   find: name.default(''),

@@ -7,7 +7,7 @@ export interface WeeklyUse {
 }
 
 /** A share of weeks in which nothing is missing. */
-export const SERVED = 0.95;
+const SERVED = 0.95;
 
 /**
  * The mean and the variance of what weeks have used.

@@ -42,6 +42,7 @@ import { chanceFrom, type Chance } from '@/core/maths/chance';
 import { demoConsent, DEMO_LETTERHEAD, DEMO_PRICES, fillMoney, isPriced } from './money';
 import { DEMO_PEOPLE } from './people';
 import type { TicketHandNames } from '@/core/record/hands';
+import { fillShelf } from './shelf';
 import { DEMO_STAFF, fillStaff } from './staff';
 import { DEMO_STRINGS } from './strings';
 
@@ -155,6 +156,7 @@ async function fill(db: Connection, workshopId: string, today: Date): Promise<vo
   }));
   await db.insert(frames).values(frameRows);
   await db.insert(strings).values(stringRows);
+  await fillShelf(db, workshopId, stringRows, today, chanceFrom(21));
   await db.insert(clients).values(clientRows);
 
   const owned = clientRows.flatMap((client, i): DemoRacket[] => {

@@ -20,9 +20,10 @@ import { joined, minutesWords, wallOf, type Span } from '@/core/queue/clock';
 import { say, sayRefusal } from '../say';
 import { useAwake } from '../use-awake';
 import { rulerScale, type RulerScale } from './ruler-scale';
+import { turnsAfter, type RulerTurn } from './turns';
 
 /** A ticket as it lies on the ruler; all times in minutes of the clock. */
-export interface RulerBar {
+interface RulerBar {
   readonly number: number;
   readonly client: string;
   readonly racket: string;
@@ -44,12 +45,6 @@ export interface RulerLane {
   readonly note: string;
   readonly open: readonly Span[];
   readonly bars: readonly RulerBar[];
-}
-
-export interface RulerTurn {
-  readonly number: number;
-  readonly benchId: string;
-  readonly turn: number;
 }
 
 interface RulerProps {
@@ -87,26 +82,6 @@ const byKeys: KeyboardCoordinateGetter = (event, { currentCoordinates: { x, y } 
       return undefined;
   }
 };
-
-/** What the turns become when a bar is put into a lane before its bar number `at`. */
-export function turnsAfter(
-  lanes: readonly Pick<RulerLane, 'id' | 'bars'>[],
-  turns: readonly RulerTurn[],
-  number: number,
-  laneId: string,
-  at: number,
-): readonly RulerTurn[] {
-  const lane = lanes.find(({ id }) => id === laneId);
-  if (!lane) return turns;
-  const others = lane.bars.filter((bar) => bar.number !== number && !bar.begun);
-  const ahead = others.slice(0, at).map((bar) => bar.number);
-  const behind = others.slice(at).filter(({ fixed }) => fixed);
-  const inTurn = [...ahead, number, ...behind.map((bar) => bar.number)];
-  return [
-    ...turns.filter((turn) => turn.benchId !== laneId && turn.number !== number),
-    ...inTurn.map((each, turn) => ({ number: each, benchId: laneId, turn })),
-  ];
-}
 
 /** The day on a ruler: a lane a bench, each ticket as long as its minutes, its promise a mark below. */
 export function Ruler({ now, lanes, turns, arrange }: RulerProps) {

@@ -11,7 +11,7 @@ import type { TicketOfDay, Turn } from '@/db/benches';
 import type { Records, Workshop } from '@/db/workshop';
 
 /** A bench as the day shows it. */
-export interface ShownBench extends DayBench {
+interface ShownBench extends DayBench {
   readonly name: string;
   /** What stands there, in words. */
   readonly machine: string | null;

@@ -21,6 +21,9 @@ export default async function StringsPage({ searchParams }: PageProps<'/strings'
       add={mayChange ? { href: '/strings/new', text: 'Add a string' } : undefined}
     >
       <p className="mb-4 flex gap-6">
+        <Link href="/shelf" className="underline">
+          Shelf
+        </Link>
         {mayChange && (
           <Link href="/strings/import" className="underline">
             Bring in from a table

@@ -36,6 +36,9 @@ export const REFUSAL_WORDS = {
   'sheet.too long': 'That is too long for a table: 12 million letters at most.',
   'sheet.quote': 'A double quote is opened in it and not closed.',
   'sheet.no rows': 'There is no row below the names of the columns.',
+  'shelf.length':
+    'A length on the shelf is between half a metre and a kilometre: 12.2, or 0 where nothing is left.',
+  'shelf.count': 'So many at once: a number from 1 to 100.',
   'hours.unread': '“{typed}” is no part of a day: write 9-13 14:30-18, or closed.',
   'hours.reversed': '“{typed}” ends before it begins.',
   'hours.overlap': '“{typed}” begins before the one before it ends.',

@@ -7,6 +7,8 @@ import type { Job } from '@/core/bench/job';
 import { benchLog } from '@/core/bench/log';
 import { waitsForYes } from '@/core/counter/extra-work';
 import { jobPrice, toPayMinor } from '@/core/counter/price';
+import { dayCuts } from '@/core/shelf/day-cuts';
+import { piecesOf, shelfLength } from '@/app/(house)/shelf/cuts-of-day';
 import { drawnOf } from '@/core/record/drawn';
 import { recordBench, recordJob, type BenchRecord } from '@/core/record/record';
 import type { Records } from '@/db/workshop';
@@ -22,6 +24,26 @@ async function atTheBench(
   if (!sequence.ok) return null;
   const log = benchLog(await bench.events(open.ticket.id));
   return recordBench(sequence.value, log, bed.spec.sport, open.workshop.hand);
+}
+
+/** What the plan of this job takes off the shelf; nothing where nothing on it is long enough. */
+async function cutOffTheShelf(
+  { shelf }: Records,
+  personId: string,
+  { ticket }: OpenTicket,
+  job: Job,
+): Promise<void> {
+  const pieces = piecesOf(ticket, job);
+  const lengths = (await shelf.thereToCut()).map(shelfLength);
+  const { cuts } = dayCuts(lengths, [{ number: ticket.number, promised: ticket.promised, pieces }]);
+  await shelf.cut(
+    personId,
+    ticket.id,
+    cuts.flatMap(({ piece, from }) => {
+      const mm = pieces.find(({ name }) => `${ticket.number} ${name}` === piece)?.mm;
+      return mm === undefined ? [] : [{ lengthId: from, mm, note: piece.split(' ')[1] ?? '' }];
+    }),
+  );
 }
 
 /** Closes the ticket: from here on it is a record. Sent twice, the second finds it closed. */
@@ -81,6 +103,7 @@ export const closeJob = action(
         record,
         drawn: drawnOf(job),
       });
+      if (saved === 'saved') await cutOffTheShelf(records, person.id, open, job);
       return answerTo(saved, 'ticket', `/jobs/${number}`);
     });
     if (answer.ok && read.data.goes === 'waits') {

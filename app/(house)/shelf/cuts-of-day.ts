@@ -1,0 +1,113 @@
+/** What the open tickets are cut from, and what has to be ordered. */
+import { jobAt } from '@/app/(house)/tickets/[number]/ticket';
+import type { Job } from '@/core/bench/job';
+import { dayCuts, type JobToCut, type ShelfLength } from '@/core/shelf/day-cuts';
+import type { CuttingPlan } from '@/core/shelf/cutting';
+import { orderLevel, toOrder, weeklyUse } from '@/core/shelf/reorder';
+import { stockKey, type LengthThere } from '@/db/shelf';
+import type { ListedTicket } from '@/db/tickets';
+
+export const shelfLength = (length: LengthThere): ShelfLength => ({
+  ...length,
+  key: stockKey(length.stringId, length.gaugeMm),
+});
+
+/** What of a planned job comes from the shop's shelf. */
+export function piecesOf(
+  ticket: Pick<
+    ListedTicket,
+    | 'mainStringId'
+    | 'mainGaugeMm'
+    | 'crossStringId'
+    | 'crossGaugeMm'
+    | 'mainSupplied'
+    | 'crossSupplied'
+  >,
+  { plan }: Pick<Job, 'plan'>,
+): JobToCut['pieces'] {
+  return plan.pieces.flatMap(({ name, cutMm }) => {
+    const [stringId, gaugeMm, supplied] =
+      name === 'crosses'
+        ? [ticket.crossStringId, ticket.crossGaugeMm, ticket.crossSupplied]
+        : [ticket.mainStringId, ticket.mainGaugeMm, ticket.mainSupplied];
+    return supplied || stringId === null || gaugeMm === null
+      ? []
+      : [{ name, mm: cutMm, key: stockKey(stringId, gaugeMm) }];
+  });
+}
+
+export interface CutsOfDay {
+  readonly jobs: readonly (JobToCut & { readonly client: string })[];
+  readonly plan: CuttingPlan;
+}
+
+/** Of all open tickets whose cut is planned, those that are promised first are served first. */
+export async function cutsOfDay(
+  open: readonly ListedTicket[],
+  lengths: readonly LengthThere[],
+): Promise<CutsOfDay> {
+  const jobs = [];
+  for (const ticket of open) {
+    const job = ticket.crossStart ? await jobAt(ticket.number) : undefined;
+    if (job)
+      jobs.push({
+        number: ticket.number,
+        promised: ticket.promised,
+        client: ticket.clientName,
+        pieces: piecesOf(ticket, job),
+      });
+  }
+  return { jobs, plan: dayCuts(lengths.map(shelfLength), jobs) };
+}
+
+const WEEKS = 26;
+/** Until a supplier has delivered. From memory. */
+const DELIVERY_WEEKS = 1;
+
+export interface OrderLine {
+  readonly stringId: string;
+  readonly gaugeMm: number;
+  readonly name: string;
+  /** All in sets of this string. */
+  readonly there: number;
+  readonly aWeek: number;
+  readonly level: number;
+  readonly toOrder: number;
+}
+
+export const WEEKS_LOOKED_AT = WEEKS;
+
+/** What is there of each string, what a week uses of it, and what to order so that 95 of 100 weeks are served. */
+export function orderLines(
+  strings: readonly {
+    readonly id: string;
+    readonly name: string;
+    readonly setMm: number;
+    readonly gaugesMm: readonly number[];
+  }[],
+  lengths: readonly LengthThere[],
+  used: ReadonlyMap<string, readonly number[]>,
+): readonly OrderLine[] {
+  return strings.flatMap(({ id, name, setMm, gaugesMm }) =>
+    gaugesMm.flatMap((gaugeMm): readonly OrderLine[] => {
+      const key = stockKey(id, gaugeMm);
+      const mine = lengths.filter((length) => stockKey(length.stringId, length.gaugeMm) === key);
+      const weeks = used.get(key);
+      if (mine.length === 0 && !weeks) return [];
+      const use = weeklyUse((weeks ?? []).map((mm) => mm / setMm));
+      const there = mine.reduce((sum, { leftMm }) => sum + leftMm / setMm, 0);
+      const level = orderLevel(use, DELIVERY_WEEKS);
+      return [
+        {
+          stringId: id,
+          gaugeMm,
+          name,
+          there,
+          aWeek: use.mean,
+          level,
+          toOrder: toOrder({ level, there, coming: 0 }),
+        },
+      ];
+    }),
+  );
+}

@@ -1,0 +1,253 @@
+import { randomUUID } from 'node:crypto';
+import type { Metadata } from 'next';
+import { openFor } from '@/app/identity/at-work';
+import { may } from '@/core/house/policy';
+import { formatMoney, moneyFigure } from '@/core/measure/money';
+import { formatWall, wallTime } from '@/core/measure/promised-time';
+import { formatStringLength, roundTo } from '@/core/measure/units';
+import { stockOf } from '@/core/shelf/day-cuts';
+import { stockKey, type LengthThere } from '@/db/shelf';
+import { Link } from '@/ui/link';
+import { RowLink, Table } from '@/ui/list-page';
+import { Press } from '@/ui/press';
+import { buy, countLength, throwAway, undoMove } from './actions';
+import { BoughtForm } from './bought-form';
+import { CountField } from './count-field';
+import { cutsOfDay, orderLines, shelfLength, WEEKS_LOOKED_AT } from './cuts-of-day';
+
+export const metadata: Metadata = { title: 'Shelf' };
+
+const MOVES_SHOWN = 12;
+
+/** Whole ones that are alike in everything stand in one line. */
+function inLines(lengths: readonly LengthThere[]): readonly (readonly LengthThere[])[] {
+  const lines = new Map<string, LengthThere[]>();
+  for (const each of lengths) {
+    const { id, stringId, gaugeMm, kind, mm, leftMm, priceMinor, supplier, place, day } = each;
+    const key =
+      leftMm < mm ? id : [stringId, gaugeMm, kind, mm, priceMinor, supplier, place, day].join('|');
+    lines.set(key, [...(lines.get(key) ?? []), each]);
+  }
+  return [...lines.values()];
+}
+
+const metres = (mm: number): string => (mm / 1000).toFixed(2);
+
+/** What lies on the shelf, what the open tickets are cut from, what to order, and every movement. */
+export default async function ShelfPage() {
+  const { workshop, shelf, strings, tickets, role } = await openFor('see strings');
+  const keeps = may(role, 'keep the shelf');
+  const [lengths, known, open, moves, used] = await Promise.all([
+    shelf.there(),
+    strings.find(''),
+    may(role, 'see tickets') ? tickets.open() : [],
+    shelf.moves(MOVES_SHOWN),
+    shelf.usedByWeek(WEEKS_LOOKED_AT),
+  ]);
+  const { jobs, plan } = await cutsOfDay(open, lengths);
+  const money = (minor: number) => formatMoney(minor, workshop.currency, workshop.locale);
+  const length = (mm: number) => formatStringLength(mm, workshop.lengthSystem);
+  const worth = lengths.reduce(
+    (sum, { priceMinor, leftMm, mm }) => sum + (priceMinor * leftMm) / mm,
+    0,
+  );
+  const byId = new Map(lengths.map((each) => [each.id, each]));
+  const opens = new Map(stockOf(lengths.map(shelfLength)).map(({ id, price }) => [id, price]));
+  const lines = orderLines(known, lengths, used);
+  const now = wallTime(new Date(), workshop.timeZone);
+  const nameOf = ({ string, gaugeMm }: Pick<LengthThere, 'string' | 'gaugeMm'>) =>
+    `${string} ${gaugeMm.toFixed(2)}`;
+  return (
+    <main className="px-6 py-6">
+      <div className="mb-4 flex flex-wrap items-baseline gap-x-6">
+        <h1 className="figure text-4xl">Shelf</h1>
+        <p className="label grow">
+          {lengths.length} lengths, worth {money(Math.round(worth))}
+        </p>
+        <Link href="/strings" className="underline">
+          Strings
+        </Link>
+        <a href="/shelf/table" download className="underline">
+          As a table
+        </a>
+      </div>
+      <div className="grid gap-10 lg:grid-cols-[1.6fr_1fr]">
+        <div className="flex flex-col gap-8">
+          <section aria-label="Cut from what">
+            <h2 className="figure mb-1 text-2xl">For the open tickets</h2>
+            <Table
+              head={['Ticket', 'Piece', 'Needs', 'Cut it from', 'Leaves']}
+              empty="No open ticket has its cut planned."
+              rows={jobs.flatMap(({ number, pieces, client }) =>
+                pieces.map(({ name, mm }) => {
+                  const cut = plan.cuts.find(({ piece }) => piece === `${number} ${name}`);
+                  const from = cut && byId.get(cut.from);
+                  const others = plan.cuts.filter((each) => each.from === cut?.from);
+                  return {
+                    key: `${number} ${name}`,
+                    cells: [
+                      <span key="ticket">
+                        {may(role, 'plan the cut') ? (
+                          <RowLink href={`/tickets/${number}/cut`}>{number}</RowLink>
+                        ) : (
+                          number
+                        )}{' '}
+                        <span className="label">{client}</span>
+                      </span>,
+                      name,
+                      length(mm),
+                      from ? (
+                        <span key="from">
+                          {nameOf(from)}, {from.leftMm < from.mm ? 'opened ' : ''}
+                          {from.kind} of {length(from.leftMm)}
+                          {from.place && `, ${from.place}`}
+                          {(opens.get(from.id) ?? 0) > 0 && (
+                            <span className="label"> opens {money(opens.get(from.id) ?? 0)}</span>
+                          )}
+                        </span>
+                      ) : (
+                        <span key="none" className="text-warn">
+                          nothing on the shelf is long enough: order before it is due
+                        </span>
+                      ),
+                      from
+                        ? length(
+                            from.leftMm -
+                              others.reduce(
+                                (sum, each) =>
+                                  sum +
+                                  (jobs
+                                    .flatMap((job) =>
+                                      job.pieces.map((piece) => ({
+                                        id: `${job.number} ${piece.name}`,
+                                        mm: piece.mm,
+                                      })),
+                                    )
+                                    .find(({ id }) => id === each.piece)?.mm ?? 0),
+                                0,
+                              ),
+                          )
+                        : '',
+                    ],
+                  };
+                }),
+              )}
+            />
+          </section>
+          <section aria-label="What is there">
+            <h2 className="figure mb-1 text-2xl">What is there</h2>
+            <Table
+              head={['String', 'What', 'Left (m)', 'Where', 'Bought', '']}
+              empty="Nothing lies on the shelf yet. What is put on it is cut from by itself at hand-over."
+              rows={inLines(lengths).flatMap((alike) => {
+                const [each] = alike;
+                if (!each) return [];
+                const cells = [
+                  nameOf(each),
+                  alike.length > 1
+                    ? `${alike.length} × ${each.kind}`
+                    : each.leftMm < each.mm
+                      ? `opened ${each.kind}`
+                      : each.kind,
+                  keeps && alike.length === 1 ? (
+                    <CountField
+                      key={each.leftMm}
+                      label={`Left of ${nameOf(each)}, ${each.place || each.kind}`}
+                      left={metres(each.leftMm)}
+                      count={countLength.bind(null, workshop.id, each.id, randomUUID())}
+                    />
+                  ) : (
+                    metres(each.leftMm)
+                  ),
+                  each.place,
+                  `${each.day}, ${money(each.priceMinor)}${each.supplier && `, ${each.supplier}`}`,
+                  keeps && (
+                    <Press
+                      key="away"
+                      action={alike.length > 1 ? 'One is gone' : 'Throw away'}
+                      press={throwAway.bind(null, workshop.id, each.id, randomUUID())}
+                    />
+                  ),
+                ];
+                return [{ key: each.id, cells }];
+              })}
+            />
+          </section>
+          <section aria-label="Movements">
+            <h2 className="figure mb-1 text-2xl">Movements</h2>
+            <Table
+              head={['When', 'What', 'String', 'Metres', 'Who', '']}
+              empty="None yet."
+              rows={moves.map(({ id, at, kind, mm, number, who, note, undone, ...string }) => ({
+                key: id,
+                cells: [
+                  formatWall(wallTime(at, workshop.timeZone), now),
+                  [kind, note, number !== null && `ticket ${number}`, undone && 'taken back']
+                    .filter(Boolean)
+                    .join(', '),
+                  nameOf(string),
+                  `${mm > 0 ? '+' : '−'}${metres(Math.abs(mm))}`,
+                  who,
+                  keeps && kind !== 'undone' && !undone && (
+                    <Press
+                      key="undo"
+                      action="Take back"
+                      press={undoMove.bind(null, workshop.id, id)}
+                    />
+                  ),
+                ],
+              }))}
+            />
+          </section>
+        </div>
+        <div className="flex flex-col gap-8">
+          {keeps && (
+            <section aria-label="Bought">
+              <h2 className="figure mb-2 text-2xl">Bought</h2>
+              <BoughtForm
+                key={lengths.length}
+                currency={workshop.currency}
+                stock={known.flatMap(({ id, name, gaugesMm, setMm, setPriceMinor }) =>
+                  gaugesMm.map((gaugeMm) => ({
+                    value: stockKey(id, gaugeMm),
+                    text: `${name} ${gaugeMm.toFixed(2)}`,
+                    setM: String(roundTo(setMm / 1000, 0.001)),
+                    price: moneyFigure(setPriceMinor, workshop.currency),
+                  })),
+                )}
+                save={buy.bind(null, workshop.id, randomUUID())}
+              />
+            </section>
+          )}
+          <section aria-label="To order">
+            <h2 className="figure mb-1 text-2xl">To order</h2>
+            <p className="label mb-2">
+              In sets, so that 95 of 100 weeks are served until a delivery of a week is there; by
+              what the last {WEEKS_LOOKED_AT} weeks have used.
+            </p>
+            <Table
+              head={['String', 'There', 'A week', 'Level', 'Order']}
+              empty="Nothing is on the shelf, and nothing was cut from it."
+              rows={lines.map((line) => ({
+                key: stockKey(line.stringId, line.gaugeMm),
+                cells: [
+                  `${line.name} ${line.gaugeMm.toFixed(2)}`,
+                  line.there.toFixed(1),
+                  line.aWeek.toFixed(1),
+                  line.level,
+                  line.toOrder > 0 ? (
+                    <strong key="order">{line.toOrder}</strong>
+                  ) : (
+                    <span key="order" className="label">
+                      enough
+                    </span>
+                  ),
+                ],
+              }))}
+            />
+          </section>
+        </div>
+      </div>
+    </main>
+  );
+}

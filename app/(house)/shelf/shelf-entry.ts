@@ -1,0 +1,49 @@
+import { z } from 'zod';
+import { parseMoney } from '@/core/measure/money';
+import { parseCount, parseLength } from '@/core/measure/parsing';
+import { lineText, reading } from '@/core/measure/reading';
+import { STOCK_KINDS } from '@/core/shelf/cutting';
+import { failure, success } from '@/core/terms/result';
+
+const MOST_AT_ONCE = 100;
+const LONGEST_MM = 1_000_000;
+
+const someLength = (least: number) => (text: string) => {
+  const length = parseLength(text, 'm');
+  if (!length.ok) return length;
+  return length.value < least || length.value > LONGEST_MM
+    ? failure('shelf.length')
+    : success(length.value);
+};
+
+/** What was bought, as it is typed. */
+export const boughtSchema = (currency: string) =>
+  z.object({
+    /** A string in a gauge, `id 1.25`. */
+    stock: z.string().regex(/^[0-9a-f-]{36} \d\.\d{2}$/, 'Choose a string and its thickness.'),
+    kind: z.enum(STOCK_KINDS),
+    count: reading((text) => {
+      const count = parseCount(text);
+      if (!count.ok) return count;
+      return count.value < 1 || count.value > MOST_AT_ONCE ? failure('shelf.count') : count;
+    }),
+    length: reading(someLength(500)),
+    price: reading(parseMoney(currency)),
+    supplier: lineText('the supplier'),
+    place: lineText('the place'),
+  });
+
+export type BoughtEntry = z.input<ReturnType<typeof boughtSchema>>;
+
+export const NOTHING_BOUGHT: BoughtEntry = {
+  stock: '',
+  kind: 'set',
+  count: '1',
+  length: '',
+  price: '',
+  supplier: '',
+  place: '',
+};
+
+/** What is left of a length, as it was counted or measured; nothing at all is a figure too. */
+export const countedSchema = z.object({ left: reading(someLength(0)) });
