@@ -1,4 +1,4 @@
-/** `npm run bench` measures speed; `npm run bench -- trial` tries the whole of what the tests try in small, `-- scale` times a house of 100,000 jobs. */
+/** `npm run bench` measures speed; `npm run bench -- trial` tries the whole of what the tests try in small, `-- scale` times a house of 100,000 jobs, `-- day` compares the plan of a day with none. */
 import { exit } from 'node:process';
 
 if (process.argv[2] === 'trial') {
@@ -7,4 +7,5 @@ if (process.argv[2] === 'trial') {
   const ledgerHolds = tryLedger(2000);
   exit((await tryServer(3200, 40)) && ledgerHolds && framesHold ? 0 : 1);
 } else if (process.argv[2] === 'scale') await import('./scale');
+else if (process.argv[2] === 'day') await import('./day-bench');
 else await import('./speed');

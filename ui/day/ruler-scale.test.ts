@@ -24,6 +24,14 @@ describe('the ruler of a day', () => {
     expect(hours).toEqual([540, 600, 660, 720, 840, 900, 960, 1020, 1980, 2040]);
   });
 
+  it('names no day that the next one would write over', () => {
+    const late = rulerScale([
+      [1100, 1101],
+      [1440 + 540, 1440 + 780],
+    ]);
+    expect(late.days.map(({ minute }) => minute)).toEqual([1440 + 540]);
+  });
+
   it('is read back, and ends where it ends', () => {
     for (const minute of [540, 700, 1000, 2000]) expect(minuteAt(x(minute))).toBeCloseTo(minute, 6);
     expect(x(0)).toBe(0);

@@ -17,6 +17,7 @@ export interface RulerScale {
 
 const PX_AN_HOUR = 132;
 const TEAR_PX = 26;
+const DAY_NAME_PX = 84;
 const HOUR_MIN = 60;
 const DAY_MIN = 1440;
 
@@ -45,12 +46,14 @@ export function rulerScale(spans: readonly Span[]): RulerScale {
     // The hour at which a break begins would stand on the one at which it ends.
     return i === open.length - 1 ? all : all.filter((hour) => hour < to);
   });
-  const days = open.flatMap(([from], i) => {
+  const begins = open.flatMap(([from], i) => {
     const before = open[i - 1];
     return before && Math.floor(before[0] / DAY_MIN) === Math.floor(from / DAY_MIN)
       ? []
       : [{ at: scale(from), minute: from }];
   });
+  // Of two that would touch, the one that more follows on is named.
+  const days = begins.filter(({ at }, i) => (begins[i + 1]?.at ?? Infinity) - at > DAY_NAME_PX);
   return {
     x: (minute) => scale(minute),
     minuteAt: (at) => scale.invert(at),

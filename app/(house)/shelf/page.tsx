@@ -53,7 +53,7 @@ export default async function ShelfPage() {
   );
   const byId = new Map(lengths.map((each) => [each.id, each]));
   const opens = new Map(stockOf(lengths.map(shelfLength)).map(({ id, price }) => [id, price]));
-  const lines = orderLines(known, lengths, used);
+  const lines = orderLines(known, lengths, used).filter(({ level }) => level > 0);
   const now = wallTime(new Date(), workshop.timeZone);
   const nameOf = ({ string, gaugeMm }: Pick<LengthThere, 'string' | 'gaugeMm'>) =>
     `${string} ${gaugeMm.toFixed(2)}`;
@@ -95,7 +95,9 @@ export default async function ShelfPage() {
                         <span className="label">{client}</span>
                       </span>,
                       name,
-                      length(mm),
+                      <span key="needs" className="whitespace-nowrap">
+                        {length(mm)}
+                      </span>,
                       from ? (
                         <span key="from">
                           {nameOf(from)}, {from.leftMm < from.mm ? 'opened ' : ''}
@@ -110,8 +112,9 @@ export default async function ShelfPage() {
                           nothing on the shelf is long enough: order before it is due
                         </span>
                       ),
-                      from
-                        ? length(
+                      from && (
+                        <span key="leaves" className="whitespace-nowrap">
+                          {length(
                             from.leftMm -
                               others.reduce(
                                 (sum, each) =>
@@ -126,8 +129,9 @@ export default async function ShelfPage() {
                                     .find(({ id }) => id === each.piece)?.mm ?? 0),
                                 0,
                               ),
-                          )
-                        : '',
+                          )}
+                        </span>
+                      ),
                     ],
                   };
                 }),
@@ -227,7 +231,7 @@ export default async function ShelfPage() {
             </p>
             <Table
               head={['String', 'There', 'A week', 'Level', 'Order']}
-              empty="Nothing is on the shelf, and nothing was cut from it."
+              empty="Nothing was cut from the shelf in these weeks."
               rows={lines.map((line) => ({
                 key: stockKey(line.stringId, line.gaugeMm),
                 cells: [
