@@ -116,7 +116,9 @@ it('examples stand in every chapter', () => {
     'measure',
     'papers',
     'path',
+    'queue',
     'record',
+    'shelf',
     'strings',
     'terms',
   ]);

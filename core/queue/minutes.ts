@@ -31,7 +31,7 @@ const OTHER_STEPS = [
  * Source: the seconds of steps, from memory, corrected by the hand's own jobs (`bench/times`).
  *
  * @example
- * Math.round(workMinutes({ sport: 'tennis', mains: 16, crosses: 19, pieces: 2, done: 0 }, 'tournament', EVEN_PACE)) // 18
+ * Math.round(workMinutes({ sport: 'tennis', mains: 16, crosses: 19, pieces: 2, done: 0 }, 'tournament', { before: 1, mains: 1, crosses: 1, knots: 1, after: 1 })) // 17
  */
 export function workMinutes(
   { sport, mains, crosses, pieces, done }: Work,

@@ -101,7 +101,12 @@ export function planDays(
   return { now, lanes, factorsOf, days };
 }
 
-/** How sure each promise is, by number. */
+/**
+ * How sure each promise is, by number.
+ *
+ * @example
+ * sureness(planDays(0, [{ name: 'A', open: [[0, 100]] }], [], [])).size // 0
+ */
 export const sureness = ({ lanes }: PlannedDays): ReadonlyMap<number, number> =>
   new Map(
     lanes.flatMap(({ lane, kept }) => lane.map(({ number }, i) => [number, kept[i] ?? 0] as const)),
