@@ -4,6 +4,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { USUAL_WEEK } from '@/core/queue/hours';
 import { frameSpec } from '@/core/testing/frame-spec';
 import type { OpenDatabase } from './connection';
+import { hearDay } from './live';
 import { newWorkshop, openTestDatabase } from './testing';
 import { recordsOf } from './workshop';
 
@@ -97,5 +98,29 @@ describe('the day', () => {
     await shop.benches.setHereFrom(tickets[1]?.id ?? '', '2029-12-31T10:00');
     const [late] = await shop.benches.ticketsOfDay();
     expect(late?.hereFrom).toBe('2029-12-31T10:00');
+  });
+});
+
+describe('what happens in a day', () => {
+  it('is heard by every server that listens, of its own workshop only, until it does not any more', async () => {
+    const { shop, tickets } = await withTickets(1);
+    const other = await withTickets(1);
+    const heard: string[] = [];
+    const leave = await hearDay(open.db, shop.id, () => heard.push('mine'));
+    const leaveOther = await hearDay(open.db, other.shop.id, () => heard.push('other'));
+    await shop.benches.setHereFrom(tickets[0]?.id ?? '', '2029-12-31T10:00');
+    await expect.poll(() => heard).toEqual(['mine']);
+    await open.db.transaction(async (transaction) => {
+      const { tickets: inside } = recordsOf(transaction, shop.id);
+      for (const version of [1, 2, 3])
+        await inside.change(1, version, { wish: `softer ${version}` });
+    });
+    // Of one transaction, whatever is in it, one word.
+    await expect.poll(() => heard).toEqual(['mine', 'mine']);
+    leave();
+    await shop.benches.setHereFrom(tickets[0]?.id ?? '', null);
+    await other.shop.benches.setHereFrom(other.tickets[0]?.id ?? '', '2029-12-31T10:00');
+    await expect.poll(() => heard).toEqual(['mine', 'mine', 'other']);
+    leaveOther();
   });
 });

@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { and, asc, eq, inArray, isNull, sql } from 'drizzle-orm';
 import type { Connection } from './connection';
 import { arrangements, benches } from './day-schema';
+import { people } from './doors-schema';
 import { missed, type Saved } from './saving';
 import { benchEvents, frames, machines, rackets, tickets, workshops } from './schema';
 
@@ -17,7 +18,9 @@ export interface TicketOfDay {
   readonly machineId: string | null;
   readonly spec: typeof frames.$inferSelect.spec | null;
   readonly stepsDone: number;
-  /** The bench that it was worked at last, by its machine; null where nobody has begun. */
+  /** Whose hands it went through last; null where nobody has begun. */
+  readonly by: string | null;
+  /** The bench that somebody put it to; null where nobody has. */
   readonly benchId: string | null;
   readonly turn: number | null;
   readonly hereFrom: string | null;
@@ -100,6 +103,9 @@ export function benchesOf(db: Connection, workshopId: string) {
           machineId: tickets.machineId,
           spec: frames.spec,
           stepsDone: sql<number>`coalesce((select ${benchEvents.done} from ${benchEvents} where ${benchEvents.ticketId} = ${tickets.id} order by ${benchEvents.arrived} desc limit 1), 0)`,
+          by: sql<
+            string | null
+          >`(select ${people.name} from ${benchEvents} join ${people} on ${people.id} = ${benchEvents.personId} where ${benchEvents.ticketId} = ${tickets.id} order by ${benchEvents.arrived} desc limit 1)`,
           benchId: arrangements.benchId,
           turn: arrangements.turn,
           hereFrom: arrangements.hereFrom,
@@ -173,6 +179,15 @@ export function benchesOf(db: Connection, workshopId: string) {
           .onConflictDoUpdate({ target: arrangements.ticketId, set: place });
       }
       return 'saved';
+    },
+
+    /** Since when a ticket's racket and string are to be here; undefined where they are. */
+    async hereFrom(ticketId: string): Promise<string | undefined> {
+      const [row] = await db
+        .select({ hereFrom: arrangements.hereFrom })
+        .from(arrangements)
+        .where(and(eq(arrangements.workshopId, workshopId), eq(arrangements.ticketId, ticketId)));
+      return row?.hereFrom ?? undefined;
     },
 
     /** From when on a ticket's racket and string are here; null where they are. */

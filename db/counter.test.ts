@@ -379,6 +379,20 @@ describe('clients from elsewhere', () => {
   });
 });
 
+describe('what each has strung', () => {
+  it('is counted by who strung it, with what came back soon', async () => {
+    const { shop, racket } = await withJobs([1200, 1200, 1200]);
+    const since = new Date(Date.now() - 86_400_000);
+    // All three of one racket: what was strung first came back at once, and so did the second.
+    expect(await shop.jobs.byHand(since)).toEqual([
+      { by: 'Orrin', strung: 3, minutes: null, again: 2 },
+    ]);
+    await shop.tickets.add(randomUUID(), { racketId: racket.id, ...ASKED });
+    expect((await shop.jobs.byHand(since))[0]?.again).toBe(3);
+    expect(await shop.jobs.byHand(new Date(Date.now() + 86_400_000))).toEqual([]);
+  });
+});
+
 describe('the list of jobs', () => {
   it('filters, sorts and pages in the records', async () => {
     const { shop, jobs } = await withJobs([1200, 3000, 2000]);

@@ -50,6 +50,16 @@ export interface LatestJob {
   readonly mark: string;
 }
 
+/** What somebody strung. */
+export interface StrungBy {
+  readonly by: string;
+  readonly strung: number;
+  /** The middle one at the bench; null where none was kept there. */
+  readonly minutes: number | null;
+  /** Rackets that were taken in again within two weeks. */
+  readonly again: number;
+}
+
 /** What a list asks for, with its prices read. */
 export interface JobsAsked {
   readonly list: JobList;
@@ -225,6 +235,27 @@ export function jobsOf(db: Connection, workshopId: string) {
             sql`not exists (select 1 from ${tickets} later where later.racket_id = ${latest.racketId} and later.closed_at is null and later.withdrawn_at is null and later.removed_at is null)`,
           ),
         );
+    },
+
+    /** Who strung how many since a day, how long they took at the bench, and how many came back within two weeks. */
+    async byHand(since: Date): Promise<readonly StrungBy[]> {
+      const rows = await db
+        .select({
+          by: sql<string>`${tickets.jobBy}`,
+          strung: sql<number>`count(*)::int`,
+          minutes: sql<
+            number | null
+          >`percentile_cont(0.5) within group (order by (${tickets.record} #>> '{bench,minutes}')::double precision)`,
+          again: sql<number>`(count(*) filter (where exists (select 1 from ${tickets} later where later.racket_id = tickets.racket_id and later.number <> tickets.number and later.removed_at is null and later.taken_in > tickets.closed_at and later.taken_in < tickets.closed_at + interval '14 days')))::int`,
+        })
+        .from(tickets)
+        .where(and(closed, gte(tickets.closedAt, since), isNotNull(tickets.jobBy)))
+        .groupBy(tickets.jobBy)
+        .orderBy(sql`2 desc`, tickets.jobBy);
+      return rows.map(({ minutes, ...row }) => ({
+        ...row,
+        minutes: minutes === null ? null : Number(minutes),
+      }));
     },
 
     /** What was done for a client, the latest first. */

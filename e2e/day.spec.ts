@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { awake, own, sentence } from './bench';
+import { awake, own, sentence, takeIn } from './bench';
 
 test('the day lies on a ruler; a ticket is moved by its keys, the rest answers, and it is undone', async ({
   page,
@@ -22,6 +22,29 @@ test('the day lies on a ruler; a ticket is moved by its keys, the rest answers, 
   await expect(bar).toHaveAccessibleName(/as somebody arranged it$/);
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(bar).not.toHaveAccessibleName(/as somebody arranged it$/);
+});
+
+test('what is taken in at the counter is seen at the bench at once', async ({ page, context }) => {
+  page.setDefaultTimeout(20_000);
+  await page.goto('/');
+  await expect(page.getByRole('region', { name: 'The day on a ruler' })).toBeVisible();
+  const counter = await context.newPage();
+  const { number } = await takeIn(counter, 'Ostrevan Heron 100', true);
+  // Nobody reloads it.
+  await expect(
+    page.getByRole('region', { name: 'The day on a ruler' }).getByRole('button', {
+      name: new RegExp(`^Ticket ${number}, `),
+    }),
+  ).toBeVisible({ timeout: 5000 });
+  await counter.goto(`/tickets/${number}/take-in`);
+  await awake(counter);
+  const here = counter.getByLabel('Here from');
+  await here.fill('yesterday');
+  await counter.getByRole('button', { name: 'Plan with that' }).click();
+  await expect(counter.getByRole('alert').filter({ hasText: /./ }).first()).toBeVisible();
+  await here.fill('in 3 days 12:00');
+  await counter.getByRole('button', { name: 'Plan with that' }).click();
+  await expect(here).toHaveValue(/12:00$/);
 });
 
 test('at the counter, times that can be promised are offered, and what cannot be kept is said', async ({

@@ -314,6 +314,7 @@ export function argumentsOf(
     arrangeDay: [[{ number: number(), benchId: FORGED, turn: 0 }], []],
     offersAtTheCounter: [{ racketId: '', frameId: '', count: 1 }],
     whatAPromiseBreaks: [{ racketId: '', frameId: '', count: 1 }, 'fri'],
+    setHereFrom: [number(), 'fri'],
     addBench: [FORGED, { ...NEW_BENCH, mon: 'Hostile' }],
     changeBench: [id(), version, { ...NEW_BENCH, mon: 'Hostile' }],
     buy: [FORGED, { ...NOTHING_BOUGHT, stock: 'Hostile' }],

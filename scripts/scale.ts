@@ -21,6 +21,8 @@ const JOBS = 100_000;
 const CLIENTS = 10_000;
 const TIMES = 25;
 const USERS = 50;
+/** How long somebody looks at a page before they ask for the next, on average. */
+const READS_MS = 5000;
 
 /** Names by syllables, so that a search has something to tell apart. */
 const NAME = sql.raw(
@@ -76,6 +78,7 @@ async function timed(
   times: number,
   users: number,
   ask: (i: number) => Promise<unknown>,
+  readsMs = 0,
 ): Promise<Timed> {
   for (let i = 0; i < 3; i++) await ask(i);
   const took: number[] = [];
@@ -83,6 +86,8 @@ async function timed(
   const user = async () => {
     while (next < times) {
       const i = next++;
+      if (readsMs > 0)
+        await new Promise((resolve) => setTimeout(resolve, 2 * readsMs * Math.random()));
       const started = performance.now();
       await ask(i);
       took.push(performance.now() - started);
@@ -175,20 +180,29 @@ async function searchOf({ origin, cookie, workshopId }: House) {
     callAction({ origin, cookie }, id, [workshopId, WORDS[i % WORDS.length] ?? '']);
 }
 
-async function measure(house: House, users: number): Promise<ReadonlyMap<string, Timed>> {
+async function measure(
+  house: House,
+  users: number,
+  readsMs = 0,
+): Promise<ReadonlyMap<string, Timed>> {
   const found = new Map<string, Timed>();
   for (const path of PAGES)
     found.set(
       path,
-      await timed(users === 1 ? TIMES : 2 * users, users, async () => {
-        const answer = await fetch(house.origin + path, { headers: { cookie: house.cookie } });
-        await answer.text();
-        if (!answer.ok) fail(`${path} answered ${answer.status}.`);
-      }),
+      await timed(
+        users === 1 ? TIMES : 2 * users,
+        users,
+        async () => {
+          const answer = await fetch(house.origin + path, { headers: { cookie: house.cookie } });
+          await answer.text();
+          if (!answer.ok) fail(`${path} answered ${answer.status}.`);
+        },
+        readsMs,
+      ),
     );
   found.set(
     'search',
-    await timed(users === 1 ? 4 * TIMES : 4 * users, users, await searchOf(house)),
+    await timed(users === 1 ? 4 * TIMES : 4 * users, users, await searchOf(house), readsMs),
   );
   return found;
 }
@@ -226,20 +240,22 @@ console.log(`… filled in ${Math.round((performance.now() - started) / 1000)} s
 house = await serve(url);
 const large = await measure(house, 1);
 const many = await measure(house, USERS);
+const reading = await measure(house, USERS, READS_MS);
 const bare = await bareSearch(url, house.workshopId);
 house.stop();
 
 console.log(
-  `\n                                            400 jobs   ${JOBS} jobs, ms      ratio   ${USERS} users`,
+  `\n                                            400 jobs   ${JOBS} jobs, ms      ratio   ${USERS} at once   ${USERS} who read`,
 );
 console.log(
-  '                                          p50    p95    p50    p95    of p50    p50    p95',
+  '                                          p50    p95    p50    p95    of p50    p50    p95    p50    p95',
 );
 for (const [name, one] of large) {
   const before = small.get(name);
   const at = many.get(name);
+  const read = reading.get(name);
   console.log(
-    `${name.padEnd(40)}${ms(before?.p50)}${ms(before?.p95)}${ms(one.p50)}${ms(one.p95)}${(one.p50 / (before?.p50 ?? 1)).toFixed(2).padStart(9)}${ms(at?.p50)}${ms(at?.p95)}`,
+    `${name.padEnd(40)}${ms(before?.p50)}${ms(before?.p95)}${ms(one.p50)}${ms(one.p95)}${(one.p50 / (before?.p50 ?? 1)).toFixed(2).padStart(9)}${ms(at?.p50)}${ms(at?.p95)}${ms(read?.p50)}${ms(read?.p95)}`,
   );
 }
 console.log(`${'search, bare SQL'.padEnd(40)}${' '.repeat(14)}${ms(bare.p50)}${ms(bare.p95)}`);

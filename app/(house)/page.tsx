@@ -1,8 +1,10 @@
 import { openFor } from '@/app/identity/at-work';
 import type { Metadata } from 'next';
+import { LiveDay } from '@/ui/day/live-day';
 import { Link } from '@/ui/link';
 import { checkDue, checkWords } from '@/core/house/calibration';
 import { DayRuler } from './day/day-ruler';
+import { StringsMissing } from './day/strings-missing';
 import { dayOf, type Day } from './day/day-of';
 import { wallOf } from '@/core/queue/clock';
 import { may } from '@/core/house/policy';
@@ -90,6 +92,8 @@ export default async function TodayPage() {
           : {caution}
         </p>
       ))}
+      <LiveDay />
+      <StringsMissing records={house} open={open} now={now} />
       {open.length > 0 && (
         <DayRuler day={day} tickets={open} workshopId={workshop.id} role={role} />
       )}

@@ -37,6 +37,8 @@ interface RulerBar {
   readonly fixed: boolean;
   /** Somebody is at it. */
   readonly begun: boolean;
+  /** Who, where it is known. */
+  readonly by: string | null;
 }
 
 export interface RulerLane {
@@ -314,7 +316,7 @@ function Bar({
   readonly nowWall: WallTime;
   readonly movable: boolean;
 }) {
-  const { number, client, racket, start, finish, promised, lateMin, sure, fixed, begun } = bar;
+  const { number, client, racket, start, finish, promised, lateMin, sure, fixed, begun, by } = bar;
   const { attributes, listeners, setNodeRef, transform, isDragging } = useDraggable({
     id: String(number),
     disabled: !movable || begun,
@@ -323,7 +325,7 @@ function Bar({
   const time = (minute: number) => formatWall(wallOf(minute), nowWall);
   const words = [
     `Ticket ${number}, ${client}, ${racket}`,
-    `${begun ? 'begun, done' : `from ${time(start)}, done`} ${time(finish)}`,
+    `${begun ? `begun${by ? ` by ${by}` : ''}, done` : `from ${time(start)}, done`} ${time(finish)}`,
     `promised ${time(promised)}`,
     lateMin > 0 ? `${minutesWords(lateMin)} late` : `kept on ${sure} in 100 days`,
     fixed && 'as somebody arranged it',
@@ -356,7 +358,7 @@ function Bar({
     >
       <span className="figure text-lg leading-none">{number}</span>
       <span className="truncate text-xs">
-        {lateMin > 0 ? `late ${minutesWords(lateMin)}` : client}
+        {lateMin > 0 ? `late ${minutesWords(lateMin)}` : begun && by ? `at it: ${by}` : client}
       </span>
     </button>
   );

@@ -3,11 +3,12 @@
 import { z } from 'zod';
 import { action, rowId, ticketNumber } from '@/app/action';
 import { said } from '@/app/answers';
-import { formatWall, parsePromise, type WallTime } from '@/core/measure/promised-time';
+import { formatWall, parsePromise, wallTime, type WallTime } from '@/core/measure/promised-time';
 import { textIn } from '@/core/measure/reading';
 import { wallMinutes, wallOf } from '@/core/queue/clock';
 import { dayJob } from '@/core/queue/day';
 import { brokenBy, offersFor, SURE, type Offer } from '@/core/queue/promise';
+import { isOver } from '@/db/tickets';
 import type { OpenWorkshop } from '@/db/workshop';
 import { dayOf, daysOf } from './day-of';
 
@@ -126,5 +127,24 @@ export const whatAPromiseBreaks = action(
     );
     if (others.length > 0) return `Kept only at the cost of ${others.join(', ')}.`;
     return sure < SURE ? `Kept on ${percent(sure)} days: later is better.` : undefined;
+  },
+);
+
+/** From when on a ticket's racket and string are here; an empty text where they are. */
+export const setHereFrom = action(
+  'take in',
+  said,
+  [ticketNumber, textIn],
+  async ({ tickets, benches, workshop }, number, text) => {
+    const ticket = await tickets.get(number);
+    if (!ticket || isOver(ticket)) return 'This ticket is not open any more.';
+    if (text.trim() === '') {
+      await benches.setHereFrom(ticket.id, null);
+      return undefined;
+    }
+    const from = parsePromise(text, wallTime(new Date(), workshop.timeZone));
+    if (!from.ok) return from.problem;
+    await benches.setHereFrom(ticket.id, from.value);
+    return undefined;
   },
 );

@@ -51,6 +51,7 @@ export function DayRuler({ day, tickets, workshopId, role }: DayRulerProps) {
           sure: Math.round((sure.get(each.number) ?? 0) * 100),
           fixed: job.fixed !== undefined && job.fixed.turn >= 0,
           begun: job.fixed !== undefined && job.fixed.turn < 0,
+          by: day.tickets.find(({ number }) => number === each.number)?.by ?? null,
         },
       ];
     }),

@@ -9,10 +9,10 @@ import { stockOf } from '@/core/shelf/day-cuts';
 import { stockKey, type LengthThere } from '@/db/shelf';
 import { Link } from '@/ui/link';
 import { RowLink, Table } from '@/ui/list-page';
+import { OneField } from '@/ui/form/one-field';
 import { Press } from '@/ui/press';
 import { buy, countLength, throwAway, undoMove } from './actions';
 import { BoughtForm } from './bought-form';
-import { CountField } from './count-field';
 import { cutsOfDay, orderLines, shelfLength, WEEKS_LOOKED_AT } from './cuts-of-day';
 
 export const metadata: Metadata = { title: 'Shelf' };
@@ -154,11 +154,13 @@ export default async function ShelfPage() {
                       ? `opened ${each.kind}`
                       : each.kind,
                   keeps && alike.length === 1 ? (
-                    <CountField
+                    <OneField
                       key={each.leftMm}
                       label={`Left of ${nameOf(each)}, ${each.place || each.kind}`}
-                      left={metres(each.leftMm)}
-                      count={countLength.bind(null, workshop.id, each.id, randomUUID())}
+                      value={metres(each.leftMm)}
+                      action="Counted"
+                      figure
+                      save={countLength.bind(null, workshop.id, each.id, randomUUID())}
                     />
                   ) : (
                     metres(each.leftMm)
@@ -224,7 +226,12 @@ export default async function ShelfPage() {
             </section>
           )}
           <section aria-label="To order">
-            <h2 className="figure mb-1 text-2xl">To order</h2>
+            <div className="flex flex-wrap items-baseline gap-x-5">
+              <h2 className="figure mb-1 grow text-2xl">To order</h2>
+              <a href="/shelf/order" download className="underline">
+                As a list
+              </a>
+            </div>
             <p className="label mb-2">
               In sets, so that 95 of 100 weeks are served until a delivery of a week is there; by
               what the last {WEEKS_LOOKED_AT} weeks have used.

@@ -16,22 +16,34 @@ const someLength = (least: number) => (text: string) => {
     : success(length.value);
 };
 
+/** Longer than any set that is sold, shorter than any reel. */
+const LONGEST_SET_MM = 30_000;
+
 /** What was bought, as it is typed. */
 export const boughtSchema = (currency: string) =>
-  z.object({
-    /** A string in a gauge, `id 1.25`. */
-    stock: z.string().regex(/^[0-9a-f-]{36} \d\.\d{2}$/, 'Choose a string and its thickness.'),
-    kind: z.enum(STOCK_KINDS),
-    count: reading((text) => {
-      const count = parseCount(text);
-      if (!count.ok) return count;
-      return count.value < 1 || count.value > MOST_AT_ONCE ? failure('shelf.count') : count;
-    }),
-    length: reading(someLength(500)),
-    price: reading(parseMoney(currency)),
-    supplier: lineText('the supplier'),
-    place: lineText('the place'),
-  });
+  z
+    .object({
+      /** A string in a gauge, `id 1.25`. */
+      stock: z.string().regex(/^[0-9a-f-]{36} \d\.\d{2}$/, 'Choose a string and its thickness.'),
+      kind: z.enum(STOCK_KINDS),
+      count: reading((text) => {
+        const count = parseCount(text);
+        if (!count.ok) return count;
+        return count.value < 1 || count.value > MOST_AT_ONCE ? failure('shelf.count') : count;
+      }),
+      length: reading(someLength(500)),
+      price: reading(parseMoney(currency)),
+      supplier: lineText('the supplier'),
+      place: lineText('the place'),
+    })
+    .superRefine(({ kind, length }, context) => {
+      if ((kind === 'set' || kind === 'half set') && length > LONGEST_SET_MM)
+        context.addIssue({
+          code: 'custom',
+          path: ['length'],
+          message: 'That is too long for a set, which is 12.2 m or so: is it a reel?',
+        });
+    });
 
 export type BoughtEntry = z.input<ReturnType<typeof boughtSchema>>;
 

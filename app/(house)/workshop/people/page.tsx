@@ -1,9 +1,11 @@
+import { subDays } from 'date-fns';
 import type { Metadata } from 'next';
 import { Link } from '@/ui/link';
 import { openFor } from '@/app/identity/at-work';
 import { thisDevice } from '@/app/identity/at-work';
 import { ROLE_WORDS, ROLES } from '@/core/house/policy';
 import { formatDay, wallTime } from '@/core/measure/promised-time';
+import { Table } from '@/ui/list-page';
 import { RemoveButton } from '@/ui/remove-button';
 import {
   addPerson,
@@ -18,12 +20,20 @@ import { AddPerson } from './add-person';
 import { TrustDevice } from './trust-device';
 import { MemberRow } from './member-row';
 
+/** So far back is counted what each has strung. */
+const STRUNG_DAYS = 90;
+
 export const metadata: Metadata = { title: 'People' };
 
 /** Who works here and as what, and the devices that are trusted. */
 export default async function PeoplePage() {
-  const { workshop, members, devices, person } = await openFor('change people');
-  const [all, trusted, here] = await Promise.all([members.all(), devices.all(), thisDevice()]);
+  const { workshop, members, devices, jobs, person } = await openFor('change people');
+  const [all, trusted, here, strung] = await Promise.all([
+    members.all(),
+    devices.all(),
+    thisDevice(),
+    jobs.byHand(subDays(new Date(), STRUNG_DAYS)),
+  ]);
   const now = all.filter(({ leftAt }) => !leftAt);
   const day = (at: Date) => formatDay(wallTime(at, workshop.timeZone));
   return (
@@ -64,6 +74,24 @@ export default async function PeoplePage() {
               </div>
             ))}
           </dl>
+          <section aria-labelledby="strung" className="mt-8">
+            <h2 id="strung" className="figure mb-1 text-2xl">
+              Strung in {STRUNG_DAYS} days
+            </h2>
+            <Table
+              head={['Who', 'Rackets', 'At the bench', 'Back within two weeks']}
+              empty="Nothing yet."
+              rows={strung.map(({ by, strung: count, minutes, again }) => ({
+                key: by,
+                cells: [
+                  by,
+                  count,
+                  minutes === null ? 'not kept' : `${Math.round(minutes)} min, the middle one`,
+                  again,
+                ],
+              }))}
+            />
+          </section>
           <section aria-labelledby="devices" className="mt-8">
             <h2 id="devices" className="figure mb-1 text-2xl">
               Trusted devices

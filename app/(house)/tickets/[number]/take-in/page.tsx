@@ -1,8 +1,10 @@
 import { openFor } from '@/app/identity/at-work';
 import { changeAsked } from '@/app/(house)/take-in/actions';
 import { AskedForm } from '@/app/(house)/take-in/asked-form';
+import { setHereFrom } from '@/app/(house)/day/actions';
 import { PAPER_NAMES } from '@/core/papers/paper';
 import { Link } from '@/ui/link';
+import { OneField } from '@/ui/form/one-field';
 import { Fact, Facts } from '@/ui/facts';
 import { withdraw } from '../life/actions';
 import { WithdrawForm } from '../life/withdraw-form';
@@ -12,7 +14,7 @@ import { stationTitle } from '../station-title';
 export const generateMetadata = stationTitle('Take-in');
 
 export default async function TakeInStation({ params }: PageProps<'/tickets/[number]/take-in'>) {
-  await openFor('take in');
+  const { benches } = await openFor('take in');
   const { ticket, workshop, now } = await openTicket((await params).number);
   if (ticket.closedAt)
     return (
@@ -21,6 +23,7 @@ export default async function TakeInStation({ params }: PageProps<'/tickets/[num
         <Fact name="Condition">{ticket.condition || '–'}</Fact>
       </Facts>
     );
+  const hereFrom = (await benches.hereFrom(ticket.id)) ?? '';
   return (
     <>
       <p className="mb-4 flex flex-wrap gap-x-6">
@@ -42,6 +45,19 @@ export default async function TakeInStation({ params }: PageProps<'/tickets/[num
         save={changeAsked.bind(null, workshop.id, ticket.number, ticket.version)}
         now={now}
       />
+      <div className="mb-6 max-w-3xl">
+        <p className="label">
+          Not here yet, the racket or its string? From when on it can be strung; empty where all is
+          here.
+        </p>
+        <OneField
+          key={hereFrom}
+          label="Here from"
+          value={hereFrom.replace('T', ' ')}
+          action="Plan with that"
+          save={setHereFrom.bind(null, workshop.id, ticket.number)}
+        />
+      </div>
       <WithdrawForm
         key={`withdraw ${ticket.version}`}
         name={`ticket ${ticket.id} withdraw`}

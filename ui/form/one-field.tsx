@@ -1,23 +1,29 @@
 'use client';
 
+import clsx from 'clsx';
 import { useRouter } from 'next/navigation';
 import { useId, useState } from 'react';
-import { useAwake } from '@/ui/use-awake';
+import { useAwake } from '../use-awake';
 
-interface CountFieldProps {
+interface OneFieldProps {
   readonly label: string;
-  readonly left: string;
-  readonly count: (typed: string) => Promise<string | undefined | void>;
+  /** What is kept now. */
+  readonly value: string;
+  /** The press that keeps what was typed; there once something was. */
+  readonly action: string;
+  /** A sentence where it was refused. */
+  readonly save: (typed: string) => Promise<string | undefined | void>;
+  readonly figure?: boolean;
 }
 
 const NO_ANSWER = 'The workshop’s server does not answer. Nothing was written down: try again.';
 
-/** What is left of a length, to be put right by whoever measures it. */
-export function CountField({ label, left, count }: CountFieldProps) {
+/** A single field that is kept by itself; make it anew (by its key) when what is kept changes. */
+export function OneField({ label, value, action, save, figure = false }: OneFieldProps) {
   const router = useRouter();
   const awake = useAwake();
   const id = useId();
-  const [typed, setTyped] = useState(left);
+  const [typed, setTyped] = useState(value);
   const [problem, setProblem] = useState<string>();
   const [busy, setBusy] = useState(false);
   return (
@@ -25,9 +31,9 @@ export function CountField({ label, left, count }: CountFieldProps) {
       className="flex flex-wrap items-baseline gap-2"
       onSubmit={(event) => {
         event.preventDefault();
-        if (busy || typed === left) return;
+        if (busy || typed === value) return;
         setBusy(true);
-        void count(typed)
+        void save(typed)
           .catch(() => NO_ANSWER)
           .then((refusal) => {
             setProblem(refusal ?? undefined);
@@ -43,11 +49,14 @@ export function CountField({ label, left, count }: CountFieldProps) {
         disabled={!awake}
         value={typed}
         onChange={(event) => setTyped(event.target.value)}
-        className="border-edge bg-sheet figure w-24 border-b-2 px-2 py-0.5 text-right"
+        className={clsx(
+          'border-edge bg-sheet border-b-2 px-2 py-0.5',
+          figure ? 'figure w-24 text-right' : 'w-48',
+        )}
       />
-      {typed !== left && (
+      {typed !== value && (
         <button type="submit" disabled={busy} className="underline">
-          Counted
+          {action}
         </button>
       )}
       {problem && (

@@ -1,0 +1,68 @@
+import { formatWall, type WallTime } from '@/core/measure/promised-time';
+import { missingFor } from '@/core/shelf/missing';
+import { stockKey } from '@/db/shelf';
+import type { ListedTicket } from '@/db/tickets';
+import type { Records } from '@/db/workshop';
+import { Link } from '@/ui/link';
+
+interface StringsMissingProps {
+  readonly records: Pick<Records, 'shelf' | 'strings'>;
+  readonly open: readonly ListedTicket[];
+  readonly now: WallTime;
+}
+
+/** Strings to order before a promise breaks; nothing where no shelf is kept. */
+export async function StringsMissing({ records, open, now }: StringsMissingProps) {
+  const [lengths, strings] = await Promise.all([records.shelf.there(), records.strings.find('')]);
+  if (lengths.length === 0) return null;
+  const there = new Map<string, number>();
+  for (const { stringId, gaugeMm, leftMm } of lengths) {
+    const key = stockKey(stringId, gaugeMm);
+    there.set(key, (there.get(key) ?? 0) + leftMm);
+  }
+  const named = new Map(
+    strings.flatMap(({ id, name, gaugesMm, setMm }) =>
+      gaugesMm.map(
+        (mm) => [stockKey(id, mm), { name: `${name} ${mm.toFixed(2)}`, setMm }] as const,
+      ),
+    ),
+  );
+  const half = (stringId: string | null, gaugeMm: number | null, supplied: boolean) => {
+    if (stringId === null || gaugeMm === null || supplied) return [];
+    const key = stockKey(stringId, gaugeMm);
+    const string = named.get(key);
+    return string ? [{ key, mm: string.setMm / 2 }] : [];
+  };
+  const missing = missingFor(
+    there,
+    open.map((ticket) => {
+      const { mainStringId, mainGaugeMm, mainSupplied } = ticket;
+      const { crossStringId, crossGaugeMm, crossSupplied } = ticket;
+      const [mains] = half(mainStringId, mainGaugeMm, mainSupplied);
+      const [crosses] = half(crossStringId, crossGaugeMm, crossSupplied);
+      const one = mains && crosses && mains.key === crosses.key;
+      return {
+        number: ticket.number,
+        promised: ticket.promised,
+        needs: one
+          ? [{ key: mains.key, mm: mains.mm + crosses.mm }]
+          : [mains, crosses].flatMap((each) => each ?? []),
+      };
+    }),
+  );
+  if (missing.length === 0) return null;
+  return (
+    <p className="text-warn mb-2">
+      <Link href="/shelf" className="underline">
+        String to order
+      </Link>
+      :{' '}
+      {missing
+        .map(({ number, key }) => {
+          const ticket = open.find((each) => each.number === number);
+          return `${named.get(key)?.name ?? ''} for ticket ${number}${ticket ? `, promised ${formatWall(ticket.promised, now)}` : ''}`;
+        })
+        .join('; ')}
+    </p>
+  );
+}
