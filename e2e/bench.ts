@@ -27,6 +27,8 @@ export async function takeIn(page: Page, frame: string, fromLibrary: boolean): P
   await page.goto('/take-in');
   await page.getByLabel('Client').fill(client);
   await page.getByRole('option', { name: `New client: ${client}` }).click();
+  // The list gives the keyboard back to its field; what is typed elsewhere before that would lose its own list.
+  await expect(page.getByLabel('Client')).toBeFocused();
   await page.getByLabel('Frame').fill(frame);
   await page
     .getByRole('option', { name: fromLibrary ? frame : `Not in the library: ${frame}` })
