@@ -68,6 +68,25 @@ async function taken<Answer>(
 export const isJson = (request: Request): boolean =>
   request.headers.get('content-type') === 'application/json';
 
+/** The message of a request with the workshop that it was made for, or why it is not let in. */
+async function sentBy<T>(
+  request: Request,
+  deed: Deed,
+  schema: z.ZodType<T>,
+): Promise<
+  | { readonly open: OpenHouse; readonly message: T }
+  | { readonly refused: string; readonly status: number }
+> {
+  if (!isJson(request)) return { refused: ODD, status: 415 };
+  const read = z
+    .object({ madeFor: z.string(), message: schema })
+    .safeParse(await request.json().catch(() => undefined));
+  if (!read.success) return { refused: ODD, status: 400 };
+  const { madeFor, message } = read.data;
+  const entry = await letIn(madeFor, deed);
+  return 'refused' in entry ? entry : { open: entry.open, message };
+}
+
 /**
  * The same door for a file, which is too long for an action: a route that takes a JSON message with the
  * workshop that its page was made for, and answers in JSON.
@@ -78,15 +97,10 @@ export function fileRoute<T, Answer>(
   schema: z.ZodType<T>,
   work: (open: OpenHouse, message: T) => Promise<Answer>,
 ): (request: Request) => Promise<Response> {
-  const whole = z.object({ madeFor: z.string(), message: schema });
   return async (request) => {
-    if (!isJson(request)) return Response.json(refuse(ODD), { status: 415 });
-    const read = whole.safeParse(await request.json().catch(() => undefined));
-    if (!read.success) return Response.json(refuse(ODD), { status: 400 });
-    const { madeFor, message } = read.data;
-    const entry = await letIn(madeFor, deed);
-    if ('refused' in entry) return Response.json(refuse(entry.refused), { status: entry.status });
-    return Response.json(await taken(refuse, () => work(entry.open, message)));
+    const sent = await sentBy(request, deed, schema);
+    if ('refused' in sent) return Response.json(refuse(sent.refused), { status: sent.status });
+    return Response.json(await taken(refuse, () => work(sent.open, sent.message)));
   };
 }
 
@@ -104,14 +118,9 @@ export function longRoute<T>(
   schema: z.ZodType<T>,
   work: (open: OpenHouse, message: T, goOn: (done: number) => Promise<void>) => Promise<FormAnswer>,
 ): (request: Request) => Promise<Response> {
-  const whole = z.object({ madeFor: z.string(), message: schema });
   return async (request) => {
-    if (!isJson(request)) return Response.json(refused(ODD), { status: 415 });
-    const read = whole.safeParse(await request.json().catch(() => undefined));
-    if (!read.success) return Response.json(refused(ODD), { status: 400 });
-    const { madeFor, message } = read.data;
-    const entry = await letIn(madeFor, deed);
-    if ('refused' in entry) return Response.json(refused(entry.refused), { status: entry.status });
+    const sent = await sentBy(request, deed, schema);
+    if ('refused' in sent) return Response.json(refused(sent.refused), { status: sent.status });
     let gone = false;
     const body = new ReadableStream<Uint8Array>({
       async start(stream) {
@@ -125,7 +134,7 @@ export function longRoute<T>(
           tell({ done });
         };
         try {
-          tell(await taken(refused, () => work(entry.open, message, goOn)));
+          tell(await taken(refused, () => work(sent.open, sent.message, goOn)));
         } catch (error) {
           if (!(error instanceof Stopped)) {
             console.error(error);

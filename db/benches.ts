@@ -3,8 +3,8 @@ import { and, asc, eq, inArray, isNull, sql } from 'drizzle-orm';
 import type { Connection } from './connection';
 import { arrangements, benches } from './day-schema';
 import { people } from './doors-schema';
-import { missed, type Saved } from './saving';
-import { benchEvents, frames, machines, rackets, tickets, workshops } from './schema';
+import { holdWorkshop, missed, type Saved } from './saving';
+import { benchEvents, frames, machines, rackets, tickets } from './schema';
 
 export type Bench = typeof benches.$inferSelect;
 export type BenchFacts = Pick<Bench, 'name' | 'machineId' | 'hand' | 'hours'>;
@@ -140,12 +140,7 @@ export function benchesOf(db: Connection, workshopId: string) {
      * not any more what they were when it was asked. Call it inside a transaction.
      */
     async arrange(wanted: readonly Turn[], seen: readonly Turn[]): Promise<'saved' | 'changed'> {
-      // Two at once: the second waits here, and sees what the first has done.
-      await db
-        .select({ id: workshops.id })
-        .from(workshops)
-        .where(eq(workshops.id, workshopId))
-        .for('update');
+      await holdWorkshop(db, workshopId);
       const text = (turns: readonly Turn[]) =>
         turns
           .map(({ number, benchId, turn }) => `${number} ${benchId} ${turn}`)

@@ -1,11 +1,13 @@
 /** What comes in from elsewhere in one piece: jobs of before, and closed jobs with their records. */
 import { randomUUID } from 'node:crypto';
 import { and, count, desc, eq, inArray, isNull, sql } from 'drizzle-orm';
+import { sameName } from '@/core/measure/reading';
 import { wallTime } from '@/core/measure/promised-time';
 import type { EarlierJob } from '@/core/record/earlier-job';
 import type { JobRecord } from '@/core/record/record';
 import type { Connection } from './connection';
 import { earlierJobs } from './earlier-schema';
+import { holdWorkshop, inPieces } from './saving';
 import { clients, frames, rackets, tickets, workshops } from './schema';
 
 export type BroughtJob = typeof earlierJobs.$inferSelect;
@@ -19,15 +21,7 @@ export interface BroughtRecord {
 /** Told after each piece, with how many are in; what it throws undoes all of them. */
 export type GoOn = (done: number) => void | Promise<void>;
 
-/** Rows of one statement. */
-const AT_ONCE = 500;
-
-const plain = (name: string): string => name.trim().replace(/\s+/g, ' ').toLowerCase();
-const keyOf = (...parts: readonly string[]): string => parts.map(plain).join('|');
-
-function* pieces<T>(rows: readonly T[]): Generator<readonly T[]> {
-  for (let i = 0; i < rows.length; i += AT_ONCE) yield rows.slice(i, i + AT_ONCE);
-}
+const keyOf = (...parts: readonly string[]): string => parts.map(sameName).join('|');
 
 export function broughtOf(db: Connection, workshopId: string) {
   const ofRackets = sql<string>`coalesce(${frames.name}, ${rackets.label})`;
@@ -44,14 +38,6 @@ export function broughtOf(db: Connection, workshopId: string) {
           isNull(clients.removedAt),
         ),
       );
-  /** Two at once: the second waits here, and finds what came in with the first. */
-  const oneAtATime = () =>
-    db
-      .select({ zone: workshops.timeZone, currency: workshops.currency })
-      .from(workshops)
-      .where(eq(workshops.id, workshopId))
-      .for('update');
-
   /** The rackets of these, with those that are not here yet made, and their clients. */
   async function racketsFor(
     rows: readonly { readonly client: string; readonly racket: string; readonly mark: string }[],
@@ -69,21 +55,21 @@ export function broughtOf(db: Connection, workshopId: string) {
           .select({ id: clients.id, name: clients.name })
           .from(clients)
           .where(and(eq(clients.workshopId, workshopId), isNull(clients.removedAt)))
-      ).map(({ id, name }) => [plain(name), id]),
+      ).map(({ id, name }) => [sameName(name), id]),
     );
     const newClients: (typeof clients.$inferInsert)[] = [];
     const newRackets: (typeof rackets.$inferInsert)[] = [];
     for (const { client, racket, mark } of rows) {
       const key = keyOf(client, racket, mark);
       if (ids.has(key)) continue;
-      const owner = owners.get(plain(client)) ?? randomUUID();
-      if (!owners.has(plain(client))) {
-        owners.set(plain(client), owner);
+      const owner = owners.get(sameName(client)) ?? randomUUID();
+      if (!owners.has(sameName(client))) {
+        owners.set(sameName(client), owner);
         newClients.push({ id: owner, workshopId, name: client, contact: '', notes: '' });
       }
       const id = randomUUID();
       ids.set(key, id);
-      const frameId = frameIds.get(plain(racket)) ?? null;
+      const frameId = frameIds.get(sameName(racket)) ?? null;
       newRackets.push({
         id,
         workshopId,
@@ -94,8 +80,8 @@ export function broughtOf(db: Connection, workshopId: string) {
         notes: '',
       });
     }
-    for (const piece of pieces(newClients)) await db.insert(clients).values([...piece]);
-    for (const piece of pieces(newRackets)) await db.insert(rackets).values([...piece]);
+    for (const piece of inPieces(newClients)) await db.insert(clients).values([...piece]);
+    for (const piece of inPieces(newRackets)) await db.insert(rackets).values([...piece]);
     return ids;
   }
 
@@ -106,7 +92,7 @@ export function broughtOf(db: Connection, workshopId: string) {
           .select({ id: frames.id, name: frames.name })
           .from(frames)
           .where(and(eq(frames.workshopId, workshopId), isNull(frames.removedAt)))
-      ).map(({ id, name }) => [plain(name), id]),
+      ).map(({ id, name }) => [sameName(name), id]),
     );
 
   const idOf = (ids: ReadonlyMap<string, string>, key: string): string => {
@@ -160,10 +146,10 @@ export function broughtOf(db: Connection, workshopId: string) {
 
     /** Adds jobs of before, with the clients and rackets that are not here yet. Call it inside a transaction. */
     async bringEarlier(rows: readonly EarlierJob[], goOn: GoOn): Promise<void> {
-      const [{ currency } = { currency: '' }] = await oneAtATime();
+      const { currency } = await holdWorkshop(db, workshopId);
       const ids = await racketsFor(rows, await libraryFrames());
       let done = 0;
-      for (const piece of pieces(rows)) {
+      for (const piece of inPieces(rows)) {
         await db.insert(earlierJobs).values(
           piece.map(({ client, racket, mark, tension, ...job }) => ({
             ...job,
@@ -183,7 +169,7 @@ export function broughtOf(db: Connection, workshopId: string) {
     /** The records of jobs of these numbers that are here. */
     async recordsAt(numbers: readonly number[]): Promise<ReadonlyMap<number, JobRecord | null>> {
       const found = new Map<number, JobRecord | null>();
-      for (const piece of pieces(numbers)) {
+      for (const piece of inPieces(numbers)) {
         const rows = await db
           .select({ number: tickets.number, record: tickets.record })
           .from(tickets)
@@ -198,11 +184,11 @@ export function broughtOf(db: Connection, workshopId: string) {
      * the books that took it: nothing is owed for them. Call it inside a transaction.
      */
     async bringRecords(rows: readonly BroughtRecord[], goOn: GoOn): Promise<void> {
-      const [{ zone } = { zone: 'UTC' }] = await oneAtATime();
+      const { timeZone } = await holdWorkshop(db, workshopId);
       const frameIds = await libraryFrames();
       const newFrames = new Map<string, typeof frames.$inferInsert>();
       for (const { record } of rows) {
-        const name = plain(record.racket.frameName);
+        const name = sameName(record.racket.frameName);
         if (frameIds.has(name)) continue;
         const id = randomUUID();
         frameIds.set(name, id);
@@ -214,7 +200,7 @@ export function broughtOf(db: Connection, workshopId: string) {
           spec: record.frame,
         });
       }
-      for (const piece of pieces([...newFrames.values()]))
+      for (const piece of inPieces([...newFrames.values()]))
         await db.insert(frames).values([...piece]);
       const ids = await racketsFor(
         rows.map(({ record: { client, racket } }) => ({
@@ -225,7 +211,7 @@ export function broughtOf(db: Connection, workshopId: string) {
         frameIds,
       );
       let done = 0;
-      for (const piece of pieces(rows)) {
+      for (const piece of inPieces(rows)) {
         await db.insert(tickets).values(
           piece.map(({ number, closedAt, record }) => {
             const { setup, plan, racket, client } = record;
@@ -235,7 +221,7 @@ export function broughtOf(db: Connection, workshopId: string) {
               requestKey: randomUUID(),
               racketId: idOf(ids, keyOf(client, racket.frameName, racket.mark)),
               takenIn: closedAt,
-              promised: wallTime(closedAt, zone),
+              promised: wallTime(closedAt, timeZone),
               wish: '',
               condition: '',
               mainGaugeMm: setup.mains.gaugeMm,

@@ -3,15 +3,12 @@ import Fuse from 'fuse.js';
 import { and, asc, count, eq, ilike, isNull, or, sql } from 'drizzle-orm';
 import type { Talk } from '@/core/advice/talk';
 import type { Connection } from './connection';
-import { containing, missed, type Saved } from './saving';
-import { clients, rackets, tickets, workshops } from './schema';
+import { containing, holdWorkshop, inPieces, missed, type Saved } from './saving';
+import { clients, rackets, tickets } from './schema';
 
 export type Client = typeof clients.$inferSelect;
 export type ClientFacts = Pick<Client, 'name' | 'contact' | 'tensionUnit' | 'notes'> &
   Partial<Pick<Client, 'address' | 'mayWrite'>>;
-
-/** Rows of one statement. */
-const BROUGHT_AT_ONCE = 500;
 
 /** Names that a search for near ones looks through, and how near is near, 0 to 1. */
 const NAMES_COMPARED = 5000;
@@ -93,11 +90,7 @@ export function clientsOf(db: Connection, workshopId: string) {
 
     /** The same for a transaction that adds many: a second one waits here, and finds who came in with the first. */
     async namesForMany(): Promise<string[]> {
-      await db
-        .select({ id: workshops.id })
-        .from(workshops)
-        .where(eq(workshops.id, workshopId))
-        .for('update');
+      await holdWorkshop(db, workshopId);
       return this.names();
     },
 
@@ -106,10 +99,11 @@ export function clientsOf(db: Connection, workshopId: string) {
       rows: readonly Pick<Client, 'name' | 'contact' | 'address' | 'notes'>[],
       goOn: (done: number) => Promise<void>,
     ): Promise<void> {
-      for (let i = 0; i < rows.length; i += BROUGHT_AT_ONCE) {
-        const piece = rows.slice(i, i + BROUGHT_AT_ONCE);
+      let done = 0;
+      for (const piece of inPieces(rows)) {
         await db.insert(clients).values(piece.map((row) => ({ ...row, workshopId })));
-        await goOn(i + piece.length);
+        done += piece.length;
+        await goOn(done);
       }
     },
 

@@ -1,4 +1,7 @@
 import { isDeepStrictEqual } from 'node:util';
+import { eq } from 'drizzle-orm';
+import type { Connection } from './connection';
+import { workshops } from './schema';
 
 /** What became of a change: kept, or too late because somebody else changed or removed the row. */
 export type Saved = 'saved' | 'changed' | 'gone';
@@ -40,3 +43,28 @@ export const isBusy = (error: unknown): boolean => BUSY.test(stateOf(error));
 
 /** A search text as a pattern for `ilike`, with its own wildcards taken literally. */
 export const containing = (text: string): string => `%${text.replace(/[\\%_]/g, '\\$&')}%`;
+
+/**
+ * Holds the row of a workshop to the end of the transaction, and gives what stands in it: of two that would be in each
+ * other's way the second waits here, and sees what the first has done.
+ */
+export async function holdWorkshop(
+  db: Connection,
+  workshopId: string,
+): Promise<Pick<typeof workshops.$inferSelect, 'currency' | 'timeZone'>> {
+  const [row] = await db
+    .select({ currency: workshops.currency, timeZone: workshops.timeZone })
+    .from(workshops)
+    .where(eq(workshops.id, workshopId))
+    .for('update');
+  if (!row) throw new Error('The workshop at work is not there.');
+  return row;
+}
+
+/** Rows of one statement. */
+const AT_ONCE = 500;
+
+/** Rows in pieces that one statement takes. */
+export function* inPieces<T>(rows: readonly T[]): Generator<readonly T[]> {
+  for (let i = 0; i < rows.length; i += AT_ONCE) yield rows.slice(i, i + AT_ONCE);
+}

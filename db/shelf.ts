@@ -4,7 +4,8 @@ import { alias } from 'drizzle-orm/pg-core';
 import type { StockKind } from '@/core/shelf/cutting';
 import type { Connection } from './connection';
 import { people } from './doors-schema';
-import { strings, tickets, workshops } from './schema';
+import { holdWorkshop } from './saving';
+import { strings, tickets } from './schema';
 import { stockLengths, stockMoves, type MoveKind } from './shelf-schema';
 
 /** A length that is there, with what is left of it. */
@@ -63,13 +64,6 @@ export function shelfOf(db: Connection, workshopId: string) {
       .where(and(mine, eq(stockLengths.id, id)));
     return row?.left;
   };
-  /** Two at once: the second waits here, and sees what the first has left. */
-  const oneAtATime = () =>
-    db
-      .select({ id: workshops.id })
-      .from(workshops)
-      .where(eq(workshops.id, workshopId))
-      .for('update');
   const move = (
     personId: string,
     facts: Pick<typeof stockMoves.$inferInsert, 'id' | 'lengthId' | 'kind' | 'mm'> &
@@ -106,7 +100,7 @@ export function shelfOf(db: Connection, workshopId: string) {
 
     /** The same for who cuts from it: a second one waits here. Call it inside a transaction. */
     async thereToCut(): Promise<LengthThere[]> {
-      await oneAtATime();
+      await holdWorkshop(db, workshopId);
       return this.there();
     },
 
@@ -130,7 +124,7 @@ export function shelfOf(db: Connection, workshopId: string) {
 
     /** So much of it is there, whatever was thought. Call it inside a transaction. */
     async count(personId: string, id: string, lengthId: string, leftMm: number): Promise<boolean> {
-      await oneAtATime();
+      await holdWorkshop(db, workshopId);
       const before = await leftOf(lengthId);
       if (before === undefined) return false;
       await move(personId, { id, lengthId, kind: 'counted', mm: leftMm - Number(before) });
@@ -139,7 +133,7 @@ export function shelfOf(db: Connection, workshopId: string) {
 
     /** It is not there any more. Call it inside a transaction. */
     async throwAway(personId: string, id: string, lengthId: string): Promise<boolean> {
-      await oneAtATime();
+      await holdWorkshop(db, workshopId);
       const before = await leftOf(lengthId);
       if (before === undefined || Number(before) < NOTHING_MM) return false;
       await move(personId, { id, lengthId, kind: 'thrown away', mm: -Number(before) });
@@ -148,7 +142,7 @@ export function shelfOf(db: Connection, workshopId: string) {
 
     /** Takes a movement back by another; false where that was done, or would leave less than nothing. */
     async undo(personId: string, moveId: string): Promise<boolean> {
-      await oneAtATime();
+      await holdWorkshop(db, workshopId);
       const [row] = await db
         .select({ lengthId: stockMoves.lengthId, mm: stockMoves.mm, kind: stockMoves.kind })
         .from(stockMoves)

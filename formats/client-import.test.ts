@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { answerClients, guessClients } from './client-import';
-import { readSheet, sameName, textOf } from './mapped-table';
+import { sameName } from '@/core/measure/reading';
+import { readSheet, textOf } from './mapped-table';
 import { clientTable } from './people-tables';
 
 const sheetOf = (text: string) => {

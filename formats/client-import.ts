@@ -1,14 +1,7 @@
 /** Clients out of any table: its columns are mapped by hand once, and each row is answered before anything is kept. */
 import { z } from 'zod';
-import { lineText, nameText, noteText, textIn } from '@/core/measure/reading';
-import {
-  fieldsIn,
-  guessColumns,
-  sameName,
-  type AnsweredRow,
-  type Mapping,
-  type Sheet,
-} from './mapped-table';
+import { lineText, nameText, noteText, sameName, textIn } from '@/core/measure/reading';
+import { fieldsIn, guessColumns, type AnsweredRow, type Mapping, type Sheet } from './mapped-table';
 
 export const CLIENT_FIELDS = ['name', 'contact', 'address', 'notes'] as const;
 export type ClientField = (typeof CLIENT_FIELDS)[number];

@@ -2,20 +2,20 @@
 import { z } from 'zod';
 import { parseMoney } from '@/core/measure/money';
 import { parseTicketTension } from '@/core/measure/parsing';
-import { lineText, nameText, noteText, optionalReading, reading } from '@/core/measure/reading';
+import {
+  lineText,
+  nameText,
+  noteText,
+  optionalReading,
+  reading,
+  sameName,
+} from '@/core/measure/reading';
 import type { TensionUnit } from '@/core/measure/units';
 import { readDay, type DayOrder, type EarlierJob } from '@/core/record/earlier-job';
 import { failure, success, type Result } from '@/core/terms/result';
 import { sportSchema } from '@/core/terms/sport';
 import { readJobDocument, type JobDocument } from './job-document';
-import {
-  fieldsIn,
-  guessColumns,
-  sameName,
-  type AnsweredRow,
-  type Mapping,
-  type Sheet,
-} from './mapped-table';
+import { fieldsIn, guessColumns, type AnsweredRow, type Mapping, type Sheet } from './mapped-table';
 
 /** Letters of a file of documents. */
 const MOST_LETTERS = 12_000_000;

@@ -73,9 +73,6 @@ export const fieldsIn = <Field extends string>(
     ]),
   ) as Record<Field, string>;
 
-/** How names are told apart: without case and doubled spaces. */
-export const sameName = (name: string): string => name.trim().replace(/\s+/g, ' ').toLowerCase();
-
 /** A row with what would become of it. */
 export type AnsweredRow<Row> =
   | { readonly line: number; readonly state: 'new'; readonly row: Row }

@@ -56,6 +56,14 @@ export const nameText = (what: string) =>
   textIn.trim().min(1, `Give ${what}.`).max(120, `Keep ${what} under 120 letters.`);
 
 /**
+ * What two ways of writing one name have in common: without case and doubled spaces.
+ *
+ * @example
+ * sameName(' Ada  BRILL') // 'ada brill'
+ */
+export const sameName = (name: string): string => name.trim().replace(/\s+/g, ' ').toLowerCase();
+
+/**
  * An optional line.
  *
  * @example

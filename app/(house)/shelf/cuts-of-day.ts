@@ -39,6 +39,8 @@ export function piecesOf(
 export interface CutsOfDay {
   readonly jobs: readonly (JobToCut & { readonly client: string })[];
   readonly plan: CuttingPlan;
+  /** What is left of each length that is cut from, mm. */
+  readonly leaves: ReadonlyMap<string, number>;
 }
 
 /** Of all open tickets whose cut is planned, those that are promised first are served first. */
@@ -57,7 +59,16 @@ export async function cutsOfDay(
         pieces: piecesOf(ticket, job),
       });
   }
-  return { jobs, plan: dayCuts(lengths.map(shelfLength), jobs) };
+  const plan = dayCuts(lengths.map(shelfLength), jobs);
+  const needs = new Map<string, number>(
+    jobs.flatMap(({ number, pieces }) =>
+      pieces.map(({ name, mm }) => [`${number} ${name}`, mm] as const),
+    ),
+  );
+  const leaves = new Map(lengths.map(({ id, leftMm }) => [id, leftMm]));
+  for (const { piece, from } of plan.cuts)
+    leaves.set(from, (leaves.get(from) ?? 0) - (needs.get(piece) ?? 0));
+  return { jobs, plan, leaves };
 }
 
 const WEEKS = 26;

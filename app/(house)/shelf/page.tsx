@@ -44,7 +44,7 @@ export default async function ShelfPage() {
     shelf.moves(MOVES_SHOWN),
     shelf.usedByWeek(WEEKS_LOOKED_AT),
   ]);
-  const { jobs, plan } = await cutsOfDay(open, lengths);
+  const { jobs, plan, leaves } = await cutsOfDay(open, lengths);
   const money = (minor: number) => formatMoney(minor, workshop.currency, workshop.locale);
   const length = (mm: number) => formatStringLength(mm, workshop.lengthSystem);
   const worth = lengths.reduce(
@@ -82,7 +82,6 @@ export default async function ShelfPage() {
                 pieces.map(({ name, mm }) => {
                   const cut = plan.cuts.find(({ piece }) => piece === `${number} ${name}`);
                   const from = cut && byId.get(cut.from);
-                  const others = plan.cuts.filter((each) => each.from === cut?.from);
                   return {
                     key: `${number} ${name}`,
                     cells: [
@@ -114,22 +113,7 @@ export default async function ShelfPage() {
                       ),
                       from && (
                         <span key="leaves" className="whitespace-nowrap">
-                          {length(
-                            from.leftMm -
-                              others.reduce(
-                                (sum, each) =>
-                                  sum +
-                                  (jobs
-                                    .flatMap((job) =>
-                                      job.pieces.map((piece) => ({
-                                        id: `${job.number} ${piece.name}`,
-                                        mm: piece.mm,
-                                      })),
-                                    )
-                                    .find(({ id }) => id === each.piece)?.mm ?? 0),
-                                0,
-                              ),
-                          )}
+                          {length(leaves.get(from.id) ?? from.leftMm)}
                         </span>
                       ),
                     ],

@@ -1,6 +1,6 @@
 import type { Metadata } from 'next';
 import { openFor } from '@/app/identity/at-work';
-import { sameName } from '@/formats/mapped-table';
+import { sameName } from '@/core/measure/reading';
 import { ImportForm } from './import-form';
 
 export const metadata: Metadata = { title: 'Clients from a table' };

@@ -1,8 +1,9 @@
 import { z } from 'zod';
 import { longRoute } from '@/app/action';
 import { refused } from '@/app/answers';
+import { sameName } from '@/core/measure/reading';
 import { answerClients, CLIENT_FIELDS } from '@/formats/client-import';
-import { mappingSchema, readSheet, sameName } from '@/formats/mapped-table';
+import { mappingSchema, readSheet } from '@/formats/mapped-table';
 
 /** Brings clients in, all of them or none; the same table sent twice adds nobody twice. */
 export const POST = longRoute(
