@@ -8,6 +8,7 @@ export default defineConfig({
     './db/papers-schema.ts',
     './db/earlier-schema.ts',
     './db/day-schema.ts',
+    './db/event-schema.ts',
     './db/shelf-schema.ts',
   ],
   out: './db/migrations',

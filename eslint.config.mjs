@@ -30,6 +30,7 @@ const CHAPTERS = [
   ['advice'],
   ['bench'],
   ['record', 'queue', 'shelf'],
+  ['tournament'],
   ['papers'],
 ];
 

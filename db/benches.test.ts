@@ -4,6 +4,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { USUAL_WEEK } from '@/core/queue/hours';
 import { frameSpec } from '@/core/testing/frame-spec';
 import type { OpenDatabase } from './connection';
+import { people } from './doors-schema';
 import { hearDay } from './live';
 import { newWorkshop, openTestDatabase } from './testing';
 import { recordsOf } from './workshop';
@@ -98,6 +99,43 @@ describe('the day', () => {
     await shop.benches.setHereFrom(tickets[1]?.id ?? '', '2029-12-31T10:00');
     const [late] = await shop.benches.ticketsOfDay();
     expect(late?.hereFrom).toBe('2029-12-31T10:00');
+  });
+});
+
+describe('a ticket that is taken', () => {
+  const newPerson = async (name: string): Promise<string> => {
+    const [row] = await open.db
+      .insert(people)
+      .values({ name, email: `${randomUUID()}@shop.example` })
+      .returning({ id: people.id });
+    return row?.id ?? '';
+  };
+
+  it('belongs to one of any number who take it at the same moment', async () => {
+    const { shop, tickets, benchId } = await withTickets(1);
+    const hands = await Promise.all(['Ada', 'Bel', 'Cai', 'Dov', 'Eri'].map(newPerson));
+    const id = tickets[0]?.id ?? '';
+    const answers = await Promise.all(
+      hands.map((person) => shop.benches.take(id, person, benchId)),
+    );
+    const owners = new Set(answers.map((taken) => taken?.personId));
+    expect(owners.size).toBe(1);
+    const [day] = await shop.benches.ticketsOfDay();
+    expect(day).toMatchObject({ takenBy: answers[0]?.name, takenBenchId: benchId });
+  });
+
+  it('goes to another only where they say so, and is let go only by whoever has it', async () => {
+    const { shop, tickets } = await withTickets(1);
+    const [ada, bel] = [await newPerson('Ada'), await newPerson('Bel')];
+    const id = tickets[0]?.id ?? '';
+    expect(await shop.benches.takenOf(id)).toBeUndefined();
+    await shop.benches.take(id, ada, null);
+    expect((await shop.benches.take(id, bel, null))?.name).toBe('Ada');
+    expect((await shop.benches.take(id, bel, null, true))?.name).toBe('Bel');
+    await shop.benches.letGo(id, ada);
+    expect((await shop.benches.takenOf(id))?.name).toBe('Bel');
+    await shop.benches.letGo(id, bel);
+    expect(await shop.benches.takenOf(id)).toBeUndefined();
   });
 });
 

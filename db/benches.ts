@@ -1,8 +1,9 @@
 import { randomUUID } from 'node:crypto';
-import { and, asc, eq, inArray, isNull, sql } from 'drizzle-orm';
+import { aliasedTable, and, asc, eq, inArray, isNull, sql } from 'drizzle-orm';
 import type { Connection } from './connection';
 import { arrangements, benches } from './day-schema';
 import { people } from './doors-schema';
+import { eventPlayers, eventRackets, events } from './event-schema';
 import { holdWorkshop, missed, type Saved } from './saving';
 import { benchEvents, frames, machines, rackets, tickets } from './schema';
 
@@ -24,6 +25,19 @@ export interface TicketOfDay {
   readonly benchId: string | null;
   readonly turn: number | null;
   readonly hereFrom: string | null;
+  /** Who took it, and the bench that they said; null where nobody has. */
+  readonly takenBy: string | null;
+  readonly takenBenchId: string | null;
+  /** The bench that strings for its player, at an event that wants one for each. */
+  readonly playerBenchId: string | null;
+}
+
+/** Who took a ticket to string it. */
+export interface Taken {
+  readonly personId: string;
+  readonly name: string;
+  readonly at: Date;
+  readonly bench: string | null;
 }
 
 /** Tickets in their turns at a bench, as somebody arranged them. */
@@ -43,6 +57,8 @@ export function benchesOf(db: Connection, workshopId: string) {
     isNull(tickets.closedAt),
     isNull(tickets.withdrawnAt),
   );
+
+  const taker = aliasedTable(people, 'taker');
 
   return {
     all: (): Promise<(Bench & { readonly machine: string | null })[]> =>
@@ -109,11 +125,20 @@ export function benchesOf(db: Connection, workshopId: string) {
           benchId: arrangements.benchId,
           turn: arrangements.turn,
           hereFrom: arrangements.hereFrom,
+          takenBy: taker.name,
+          takenBenchId: arrangements.takenBenchId,
+          playerBenchId: sql<
+            string | null
+          >`case when ${events.oneBench} then ${eventPlayers.benchId} end`,
         })
         .from(tickets)
         .innerJoin(rackets, eq(rackets.id, tickets.racketId))
         .leftJoin(frames, eq(frames.id, rackets.frameId))
         .leftJoin(arrangements, eq(arrangements.ticketId, tickets.id))
+        .leftJoin(taker, eq(taker.id, arrangements.takenBy))
+        .leftJoin(eventRackets, eq(eventRackets.ticketId, tickets.id))
+        .leftJoin(eventPlayers, eq(eventPlayers.id, eventRackets.playerId))
+        .leftJoin(events, eq(events.id, eventRackets.eventId))
         .where(open)
         .orderBy(asc(tickets.promised), asc(tickets.number)),
 
@@ -174,6 +199,60 @@ export function benchesOf(db: Connection, workshopId: string) {
           .onConflictDoUpdate({ target: arrangements.ticketId, set: place });
       }
       return 'saved';
+    },
+
+    /**
+     * One takes a ticket to string it; whoever comes second is told who has it. With `over`, a half-strung racket goes
+     * from hand to hand: who pulled what stays as it was kept.
+     */
+    async take(
+      ticketId: string,
+      personId: string,
+      benchId: string | null,
+      over = false,
+    ): Promise<Taken | undefined> {
+      const taking = { takenBy: personId, takenAt: new Date(), takenBenchId: benchId };
+      await db
+        .insert(arrangements)
+        .values({ ticketId, workshopId, ...taking })
+        .onConflictDoUpdate({
+          target: arrangements.ticketId,
+          set: taking,
+          ...(!over && {
+            setWhere: sql`${arrangements.takenBy} is null or ${arrangements.takenBy} = ${personId}`,
+          }),
+        });
+      return this.takenOf(ticketId);
+    },
+
+    /** Whoever took it lets it go; nothing happens where somebody else has it. */
+    async letGo(ticketId: string, personId: string): Promise<void> {
+      await db
+        .update(arrangements)
+        .set({ takenBy: null, takenAt: null, takenBenchId: null })
+        .where(
+          and(
+            eq(arrangements.workshopId, workshopId),
+            eq(arrangements.ticketId, ticketId),
+            eq(arrangements.takenBy, personId),
+          ),
+        );
+    },
+
+    /** Who has a ticket now. */
+    async takenOf(ticketId: string): Promise<Taken | undefined> {
+      const [row] = await db
+        .select({
+          personId: people.id,
+          name: people.name,
+          at: sql<Date>`${arrangements.takenAt}`.mapWith(arrangements.takenAt),
+          bench: benches.name,
+        })
+        .from(arrangements)
+        .innerJoin(people, eq(people.id, arrangements.takenBy))
+        .leftJoin(benches, eq(benches.id, arrangements.takenBenchId))
+        .where(and(eq(arrangements.workshopId, workshopId), eq(arrangements.ticketId, ticketId)));
+      return row;
     },
 
     /** Since when a ticket's racket and string are to be here; undefined where they are. */

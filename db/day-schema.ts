@@ -7,12 +7,13 @@ import {
   integer,
   pgTable,
   text,
+  timestamp,
   unique,
   uuid,
 } from 'drizzle-orm/pg-core';
 import type { Hand } from '@/core/bench/times';
 import { document } from './document';
-import { ofWorkshop } from './doors-schema';
+import { ofWorkshop, people } from './doors-schema';
 import { machines, ownedRow, tickets } from './schema';
 import { BENCH_HOURS } from './shapes';
 
@@ -49,6 +50,10 @@ export const arrangements = pgTable(
     turn: integer(),
     /** Before it, the racket or its string is not here; on the workshop’s clock. */
     hereFrom: text(),
+    /** Who took it to string it, when, and where they stand; all null where nobody has. */
+    takenBy: uuid().references(() => people.id),
+    takenAt: timestamp({ withTimezone: true }),
+    takenBenchId: uuid(),
   },
   (t) => [
     foreignKey({
@@ -57,6 +62,10 @@ export const arrangements = pgTable(
     }),
     foreignKey({
       columns: [t.workshopId, t.benchId],
+      foreignColumns: [benches.workshopId, benches.id],
+    }),
+    foreignKey({
+      columns: [t.workshopId, t.takenBenchId],
       foreignColumns: [benches.workshopId, benches.id],
     }),
     check('a turn is at a bench', sql`(${t.benchId} is null) = (${t.turn} is null)`),

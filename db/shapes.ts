@@ -9,9 +9,11 @@ import { frameSpecSchema } from '@/core/frame/frame';
 import { keptHouseSchema } from '@/core/house/house-rules';
 import { invoiceSchema } from '@/core/papers/invoice';
 import { templatesSchema } from '@/core/papers/messages';
-import { benchHoursSchema } from '@/core/queue/hours';
+import { benchHoursSchema, eventDaysSchema } from '@/core/queue/hours';
 import { drawnSchema } from '@/core/record/drawn';
 import { jobRecordSchema, type JobRecord } from '@/core/record/record';
+import { standingOrdersSchema } from '@/core/tournament/orders';
+import { z } from 'zod';
 import type { Shape } from './document';
 
 const shape = <T>(
@@ -33,6 +35,13 @@ export const BUILD = shape('What is said of a racket', talkSchema.shape.racket, 
 }));
 
 export const BENCH_HOURS = shape('When a bench is open', benchHoursSchema);
+
+export const EVENT_DAYS = shape('The days of an event', eventDaysSchema);
+
+export const STANDING_ORDERS = shape(
+  'The standing orders of a player',
+  z.object({ orders: standingOrdersSchema }),
+);
 
 export const FRAME_SPEC = shape('What is read from a frame', frameSpecSchema);
 

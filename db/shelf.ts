@@ -185,6 +185,22 @@ export function shelfOf(db: Connection, workshopId: string) {
         .orderBy(desc(stockMoves.at), desc(stockMoves.id))
         .limit(limit),
 
+    /** What was paid on average for a millimetre of each string and gauge that ever lay here. */
+    async pricePerMm(): Promise<ReadonlyMap<string, number>> {
+      const rows = await db
+        .select({
+          stringId: stockLengths.stringId,
+          gaugeMm: stockLengths.gaugeMm,
+          price: sql<number>`sum(${stockLengths.priceMinor})::float8 / sum(${stockLengths.mm})`,
+        })
+        .from(stockLengths)
+        .where(eq(stockLengths.workshopId, workshopId))
+        .groupBy(stockLengths.stringId, stockLengths.gaugeMm);
+      return new Map(
+        rows.map(({ stringId, gaugeMm, price }) => [stockKey(stringId, gaugeMm), price]),
+      );
+    },
+
     /** What was cut of each string and gauge in each of the last weeks, mm, the latest last. */
     async usedByWeek(weeks: number): Promise<ReadonlyMap<string, readonly number[]>> {
       const ago = sql<number>`floor(extract(epoch from now() - ${stockMoves.at}) / 604800)`;

@@ -49,6 +49,15 @@ export const NO_CUT: CutFacts = {
   remnantsMm: null,
   machineId: null,
 };
+/** How a ticket was cut, for another one that is cut so too. */
+export const cutOf = (ticket: Ticket): CutFacts => ({
+  method: ticket.method,
+  shortSide: ticket.shortSide,
+  crossStart: ticket.crossStart,
+  cutFrom: ticket.cutFrom,
+  remnantsMm: ticket.remnantsMm,
+  machineId: ticket.machineId,
+});
 export interface Closing {
   readonly labourMinor: number;
   readonly stringMinor: number;
@@ -198,6 +207,28 @@ export function ticketsOf(db: Connection, workshopId: string) {
         .limit(limit);
       return rows.flatMap(({ timed }) => timed);
     },
+
+    /** What the latest jobs whose time is known brought, and what they were cut from. */
+    timedJobs: (limit = 300) =>
+      db
+        .select({
+          mains: sql<string>`${tickets.jobMains}`,
+          crosses: sql<string>`${tickets.jobCrosses}`,
+          mainStringId: tickets.mainStringId,
+          mainGaugeMm: tickets.mainGaugeMm,
+          mainSupplied: tickets.mainSupplied,
+          crossStringId: tickets.crossStringId,
+          crossGaugeMm: tickets.crossGaugeMm,
+          crossSupplied: tickets.crossSupplied,
+          labourMinor: tickets.labourMinor,
+          stringMinor: tickets.stringMinor,
+          pieces: part('plan,pieces', z.array(pieceRecordSchema)),
+          minutes: part('bench,minutes', z.number()),
+        })
+        .from(tickets)
+        .where(and(mine, sql`${tickets.taughtTimes}`))
+        .orderBy(LATEST)
+        .limit(limit),
 
     /** The same, job by job and of all sports: how far whole jobs spread around what was expected. */
     async pastJobTimes(limit = 40): Promise<readonly (readonly TimedPart[])[]> {

@@ -10,6 +10,7 @@ import { openDatabase, type Database, type OpenDatabase } from './connection';
 import * as doors from './doors-schema';
 import { foundOf } from './found';
 import * as day from './day-schema';
+import * as tournament from './event-schema';
 import * as earlier from './earlier-schema';
 import * as papers from './papers-schema';
 import { giveRights } from './rights';
@@ -42,6 +43,9 @@ const OWNED = [
   earlier.earlierJobs,
   day.benches,
   day.arrangements,
+  tournament.events,
+  tournament.eventPlayers,
+  tournament.eventRackets,
   stock.stockLengths,
   stock.stockMoves,
   papers.wishes,
@@ -179,6 +183,33 @@ async function wholeWorkshop() {
     hours: { week: USUAL_WEEK, others: {} },
   });
   await shop.benches.setHereFrom(ticket.id, '2029-12-31T10:00');
+  const [eventId, playerId] = [randomUUID(), randomUUID()];
+  await shop.events.add(
+    {
+      name: 'Open',
+      sport: 'tennis',
+      days: { days: { '2030-01-01': [['08:00', '20:00']] } },
+      benchIds: [],
+      leadMin: 45,
+      labourMinor: 2200,
+      ownStringMinor: 1800,
+      rushMinor: 0,
+      rushMin: 0,
+      oneBench: true,
+      boardNames: false,
+    },
+    eventId,
+  );
+  await shop.events.addPlayer(playerId, eventId, clientId, {
+    orders: { orders: [] },
+    mainStringId: null,
+    mainGaugeMm: null,
+    crossStringId: null,
+    crossGaugeMm: null,
+    supplied: true,
+    benchId: null,
+  });
+  await shop.events.addRacket({ ticketId: ticket.id, eventId, playerId, tag: 1 });
   await db.insert(earlier.earlierJobs).values({
     workshopId,
     racketId: racket.id,

@@ -11,6 +11,7 @@ import type { Connection, Database } from './connection';
 import { benchesOf } from './benches';
 import { broughtOf } from './brought';
 import { calendarFeedsOf } from './calendar-feeds';
+import { eventsOf } from './events';
 import { foundOf } from './found';
 import { framesOf } from './frames';
 import { invoicesOf } from './invoices';
@@ -51,6 +52,7 @@ export function recordsOf(db: Connection, workshopId: string) {
     clientLinks: clientLinksOf(db, workshopId),
     clients: clientsOf(db, workshopId),
     devices: devicesOf(db, workshopId),
+    events: eventsOf(db, workshopId),
     found: foundOf(db),
     frames: framesOf(db, workshopId),
     invoices: invoicesOf(db, workshopId),

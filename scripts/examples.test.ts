@@ -121,6 +121,7 @@ it('examples stand in every chapter', () => {
     'shelf',
     'strings',
     'terms',
+    'tournament',
   ]);
   expect(files.reduce((sum, { examples }) => sum + examples.length, 0)).toBeGreaterThan(190);
 });

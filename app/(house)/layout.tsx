@@ -45,6 +45,7 @@ const ACTIONS: readonly (Finding & { readonly deed: Deed })[] = [
   { href: '/shelf', kind: 'go', text: 'Shelf: stock and what to order', deed: 'see strings' },
   { href: '/workshop/house-rules', kind: 'go', text: 'House rules', deed: 'see house rules' },
   { href: '/workshop/machines', kind: 'go', text: 'Machines', deed: 'see machines' },
+  { href: '/events', kind: 'go', text: 'Events: tournaments by the bag', deed: 'see tickets' },
   { href: '/workshop/benches', kind: 'go', text: 'Benches and their hours', deed: 'see machines' },
   { href: '/workshop/people', kind: 'go', text: 'People', deed: 'change people' },
   { href: '/workshop/trail', kind: 'go', text: 'Every change', deed: 'see the trail' },

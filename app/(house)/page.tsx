@@ -50,7 +50,13 @@ export default async function TodayPage() {
     ? await Promise.all([jobs.uncollected(SHOWN), clientLinks.openWishes()])
     : [[], []];
   const now = wallTime(new Date(), workshop.timeZone);
-  const [open, day] = await Promise.all([tickets.open(), dayOf(house, workshop)]);
+  const [open, day, events] = await Promise.all([
+    tickets.open(),
+    dayOf(house, workshop),
+    may(role, 'see tickets') ? house.events.all() : [],
+  ]);
+  const running = events.filter(({ days }) => now.slice(0, 10) in days.days);
+  const takenBy = new Map(day.tickets.map((ticket) => [ticket.number, ticket.takenBy]));
   const late = open.filter(({ promised }) => promised < now).length;
   const today = open.filter(
     ({ promised }) => promised >= now && promised.slice(0, 10) === now.slice(0, 10),
@@ -70,6 +76,11 @@ export default async function TodayPage() {
             {open.length === 0
               ? 'Nothing is open.'
               : `${open.length} open, ${today} promised for today${late ? `, ${late} late` : ''}`}
+            {running.map(({ id, name }) => (
+              <Link key={id} href={`/events/${id}`} className="underline">
+                {name}
+              </Link>
+            ))}
             {open.length > 0 && (
               <a href="/calendar" download className="no-print underline">
                 as a calendar
@@ -132,7 +143,7 @@ export default async function TodayPage() {
                 {ticket.wish}
               </span>,
               tension && <TicketFigure key="tension" tension={tension} />,
-              waitingAt(ticket),
+              [waitingAt(ticket), takenBy.get(ticket.number)].filter(Boolean).join(', '),
               plannedFor(day, ticket.number),
             ],
           };

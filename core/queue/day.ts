@@ -4,7 +4,7 @@ import type { FrameSpec } from '../frame/frame';
 import type { WallTime } from '../measure/promised-time';
 import type { Method } from '../terms/method';
 import type { Sport } from '../terms/sport';
-import { openSpans, wallMinutes } from './clock';
+import { openSpans, wallMinutes, type OtherDays } from './clock';
 import type { BenchHours } from './hours';
 import type { QueueBench } from './jobs';
 import { spreadOf, workMinutes, type Work } from './minutes';
@@ -27,7 +27,21 @@ export interface DayTicket {
   readonly benchId: string | null;
   readonly turn: number | null;
   readonly hereFrom: WallTime | null;
+  /** Where somebody has taken it to string it. */
+  readonly takenBenchId: string | null;
+  /** The one bench that strings for its player. */
+  readonly playerBenchId: string | null;
 }
+
+/** A ticket that nobody spoke of yet. */
+export const UNARRANGED = {
+  stepsDone: 0,
+  benchId: null,
+  turn: null,
+  hereFrom: null,
+  takenBenchId: null,
+  playerBenchId: null,
+} as const satisfies Partial<DayTicket>;
 
 /** What past jobs teach of a sport's pace, and of how far jobs spread. */
 export interface PastDays {
@@ -54,11 +68,30 @@ export const dayBenches = (benches: readonly DayBench[], now: number): readonly 
   }));
 
 /**
- * A ticket as a queue has it: its minutes by the hand of each bench, at benches with its machine where its cut was
- * planned for one. What is begun goes first, where it stands.
+ * The benches with the hours of an event on its days, where they stand there.
  *
  * @example
- * dayJob({ number: 4, promised: '1970-01-01T10:00', method: null, machineId: null, spec: null, stepsDone: 0, benchId: null, turn: null, hereFrom: null }, [], { times: { tennis: [], badminton: [], squash: [] }, jobs: [] }).promised // 600
+ * atEvents([{ id: 'a', hours: { week: [[], [], [], [], [], [], []], others: {} } }], [{ benchIds: ['a'], days: { '2026-06-03': [['08:00', '20:00']] } }])[0].hours.others // { '2026-06-03': [['08:00', '20:00']] }
+ */
+export const atEvents = <B extends Pick<DayBench, 'id' | 'hours'>>(
+  benches: readonly B[],
+  events: readonly { readonly benchIds: readonly string[]; readonly days: OtherDays }[],
+): readonly B[] =>
+  benches.map((bench) => {
+    const there = events.filter(({ benchIds }) => benchIds.includes(bench.id));
+    const others = there.reduce<OtherDays>(
+      (all, { days }) => ({ ...all, ...days }),
+      bench.hours.others,
+    );
+    return there.length === 0 ? bench : { ...bench, hours: { ...bench.hours, others } };
+  });
+
+/**
+ * A ticket as a queue has it: its minutes by the hand of each bench, at benches with its machine where its cut was
+ * planned for one, or at the one that strings for its player. What is begun or taken goes first, where it stands.
+ *
+ * @example
+ * dayJob({ number: 4, promised: '1970-01-01T10:00', method: null, machineId: null, spec: null, ...UNARRANGED }, [], { times: { tennis: [], badminton: [], squash: [] }, jobs: [] }).promised // 600
  */
 export function dayJob(ticket: DayTicket, benches: readonly DayBench[], past: PastDays): SureJob {
   const { sport, pattern } = ticket.spec ?? USUAL_PATTERN;
@@ -71,12 +104,16 @@ export function dayJob(ticket: DayTicket, benches: readonly DayBench[], past: Pa
   };
   const pace = paceOf(past.times[sport]);
   const minutes = (hand: Hand) => Math.max(1, Math.round(workMinutes(work, hand, pace)));
-  const suited = benches.filter(
+  const fitting = benches.filter(
     ({ machineId }) =>
       ticket.machineId === null || machineId === null || machineId === ticket.machineId,
   );
-  const at = benches.find(({ id }) => id === ticket.benchId);
-  const begunAt = ticket.stepsDone > 0 ? (at ?? suited[0] ?? benches[0]) : undefined;
+  const benchOf = (wanted: string | null) => benches.find(({ id }) => id === wanted);
+  const players = benchOf(ticket.playerBenchId);
+  const suited = players ? [players] : fitting;
+  const at = benchOf(ticket.benchId);
+  const takenAt = benchOf(ticket.takenBenchId);
+  const begunAt = takenAt ?? (ticket.stepsDone > 0 ? (at ?? suited[0] ?? benches[0]) : undefined);
   return {
     number: ticket.number,
     minutes: minutes('practised'),

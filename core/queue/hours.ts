@@ -27,6 +27,11 @@ export const benchHoursSchema: z.ZodType<BenchHours> = z.object({
   others: otherDaysSchema,
 });
 
+/** The days of an event with the hours of its benches. */
+export const eventDaysSchema: z.ZodType<{ readonly days: OtherDays }> = z.object({
+  days: otherDaysSchema,
+});
+
 export const WEEKDAYS = [
   'Monday',
   'Tuesday',

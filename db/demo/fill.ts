@@ -39,6 +39,7 @@ import {
 } from '../schema';
 import { demoBench } from './bench';
 import { chanceFrom, type Chance } from '@/core/maths/chance';
+import { fillEvent } from './event';
 import { demoConsent, DEMO_LETTERHEAD, DEMO_PRICES, fillMoney, isPriced } from './money';
 import { DEMO_PEOPLE } from './people';
 import type { TicketHandNames } from '@/core/record/hands';
@@ -210,7 +211,8 @@ async function fill(db: Connection, workshopId: string, today: Date): Promise<vo
     (at) => wallTime(at, TIME_ZONE).slice(0, 10),
   );
   await workAs(db, 'hesper');
-  const benchMachine = await fillMachines(db, workshopId, today);
+  const { machineId: benchMachine, benchIds } = await fillMachines(db, workshopId, today);
+  await fillEvent(db, workshopId, clientRows, stringRows, benchIds, today, TIME_ZONE);
   await fillOpenTickets(db, openTickets(owned, today, benchMachine));
 }
 
@@ -237,8 +239,12 @@ async function fillOpenTickets(
         .where(eq(tickets.requestKey, ticket.requestKey));
 }
 
-/** Two machines with their checks: one that drifts a little, one whose check is late. Gives the first. */
-async function fillMachines(db: Connection, workshopId: string, today: Date): Promise<string> {
+/** Two machines with their checks: one that drifts a little, one whose check is late. Gives the first, and the benches. */
+async function fillMachines(
+  db: Connection,
+  workshopId: string,
+  today: Date,
+): Promise<{ readonly machineId: string; readonly benchIds: readonly string[] }> {
   const machineOf = (facts: Pick<MachineRow, 'name' | 'gripperMm'> & Partial<MachineRow>) => ({
     ...facts,
     id: randomUUID(),
@@ -262,9 +268,17 @@ async function fillMachines(db: Connection, workshopId: string, today: Date): Pr
     ['14:00', '18:30'],
   ] as const;
   const week = { week: [day, day, day, day, day, [['09:30', '16:00']], []], others: {} } as const;
+  const benchIds = [randomUUID(), randomUUID()] as const;
   await db.insert(benches).values([
-    { workshopId, name: 'At the window', machineId: window.id ?? null, hours: week },
     {
+      id: benchIds[0],
+      workshopId,
+      name: 'At the window',
+      machineId: window.id ?? null,
+      hours: week,
+    },
+    {
+      id: benchIds[1],
       workshopId,
       name: 'Back room',
       machineId: null,
@@ -291,7 +305,7 @@ async function fillMachines(db: Connection, workshopId: string, today: Date): Pr
       ),
       check(travels.id, 75, 20, 20.2),
     ]);
-  return window.id;
+  return { machineId: window.id, benchIds };
 }
 
 type MachineRow = typeof machines.$inferInsert;

@@ -14,12 +14,20 @@ interface OneFieldProps {
   /** A sentence where it was refused. */
   readonly save: (typed: string) => Promise<string | undefined | void>;
   readonly figure?: boolean;
+  readonly narrow?: boolean;
 }
 
 const NO_ANSWER = 'The workshop’s server does not answer. Nothing was written down: try again.';
 
 /** A single field that is kept by itself; make it anew (by its key) when what is kept changes. */
-export function OneField({ label, value, action, save, figure = false }: OneFieldProps) {
+export function OneField({
+  label,
+  value,
+  action,
+  save,
+  figure = false,
+  narrow = false,
+}: OneFieldProps) {
   const router = useRouter();
   const awake = useAwake();
   const id = useId();
@@ -51,7 +59,7 @@ export function OneField({ label, value, action, save, figure = false }: OneFiel
         onChange={(event) => setTyped(event.target.value)}
         className={clsx(
           'border-edge bg-sheet border-b-2 px-2 py-0.5',
-          figure ? 'figure w-24 text-right' : 'w-48',
+          figure ? 'figure w-24 text-right' : narrow ? 'w-24' : 'w-48',
         )}
       />
       {typed !== value && (

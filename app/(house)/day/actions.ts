@@ -6,7 +6,7 @@ import { said } from '@/app/answers';
 import { formatWall, parsePromise, wallTime, type WallTime } from '@/core/measure/promised-time';
 import { textIn } from '@/core/measure/reading';
 import { wallMinutes, wallOf } from '@/core/queue/clock';
-import { dayJob } from '@/core/queue/day';
+import { dayJob, UNARRANGED } from '@/core/queue/day';
 import { brokenBy, offersFor, SURE, type Offer } from '@/core/queue/promise';
 import { isOver } from '@/db/tickets';
 import type { OpenWorkshop } from '@/db/workshop';
@@ -71,10 +71,7 @@ async function atTheCounter(
       method: null,
       machineId: null,
       spec: frame?.spec ?? null,
-      stepsDone: 0,
-      benchId: null,
-      turn: null,
-      hereFrom: null,
+      ...UNARRANGED,
     },
     day.benches,
     day.past,

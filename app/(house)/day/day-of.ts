@@ -1,7 +1,7 @@
 /** The day of a workshop: who strings what when, from the records. */
 import { wallTime, type WallTime } from '@/core/measure/promised-time';
 import { wallMinutes } from '@/core/queue/clock';
-import { dayBenches, dayJob, type DayBench, type PastDays } from '@/core/queue/day';
+import { atEvents, dayBenches, dayJob, type DayBench, type PastDays } from '@/core/queue/day';
 import { USUAL_WEEK } from '@/core/queue/hours';
 import type { QueueBench } from '@/core/queue/jobs';
 import { PAGE_PATIENCE, planQueue, type QueuePlan } from '@/core/queue/plan';
@@ -52,14 +52,18 @@ async function pastOf({ tickets }: Records): Promise<PastDays> {
 
 /** The open tickets on the benches, as they are planned from now on. */
 export async function dayOf(records: Records, workshop: Workshop): Promise<Day> {
-  const [kept, tickets, turns, past] = await Promise.all([
+  const [kept, events, tickets, turns, past] = await Promise.all([
     records.benches.all(),
+    records.events.all(),
     records.benches.ticketsOfDay(),
     records.benches.turns(),
     pastOf(records),
   ]);
   const now = wallTime(new Date(), workshop.timeZone);
-  const benches = kept.length > 0 ? kept : [usualBench(workshop)];
+  const benches = atEvents(
+    kept.length > 0 ? kept : [usualBench(workshop)],
+    events.map(({ benchIds, days: { days } }) => ({ benchIds, days })),
+  );
   const open = dayBenches(benches, wallMinutes(now));
   const jobs = tickets.map((ticket) => dayJob(ticket, benches, past));
   return {

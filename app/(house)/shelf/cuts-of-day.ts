@@ -1,8 +1,8 @@
 /** What the open tickets are cut from, and what has to be ordered. */
 import { jobAt } from '@/app/(house)/tickets/[number]/ticket';
-import type { Job } from '@/core/bench/job';
 import { dayCuts, type JobToCut, type ShelfLength } from '@/core/shelf/day-cuts';
 import type { CuttingPlan } from '@/core/shelf/cutting';
+import type { PieceRecord } from '@/core/record/record';
 import { orderLevel, toOrder, weeklyUse } from '@/core/shelf/reorder';
 import { stockKey, type LengthThere } from '@/db/shelf';
 import type { ListedTicket } from '@/db/tickets';
@@ -23,7 +23,7 @@ export function piecesOf(
     | 'mainSupplied'
     | 'crossSupplied'
   >,
-  { plan }: Pick<Job, 'plan'>,
+  { plan }: { readonly plan: { readonly pieces: readonly Pick<PieceRecord, 'name' | 'cutMm'>[] } },
 ): JobToCut['pieces'] {
   return plan.pieces.flatMap(({ name, cutMm }) => {
     const [stringId, gaugeMm, supplied] =

@@ -5,6 +5,7 @@ import { may } from '@/core/house/policy';
 import { formatMoney, moneyFigure } from '@/core/measure/money';
 import { formatWall, wallTime } from '@/core/measure/promised-time';
 import { formatStringLength, roundTo } from '@/core/measure/units';
+import { earnings } from '@/core/shelf/earning';
 import { stockOf } from '@/core/shelf/day-cuts';
 import { stockKey, type LengthThere } from '@/db/shelf';
 import { Link } from '@/ui/link';
@@ -13,11 +14,12 @@ import { OneField } from '@/ui/form/one-field';
 import { Press } from '@/ui/press';
 import { buy, countLength, throwAway, undoMove } from './actions';
 import { BoughtForm } from './bought-form';
-import { cutsOfDay, orderLines, shelfLength, WEEKS_LOOKED_AT } from './cuts-of-day';
+import { cutsOfDay, orderLines, piecesOf, shelfLength, WEEKS_LOOKED_AT } from './cuts-of-day';
 
 export const metadata: Metadata = { title: 'Shelf' };
 
 const MOVES_SHOWN = 12;
+const MOST_EARNING = 12;
 
 /** Whole ones that are alike in everything stand in one line. */
 function inLines(lengths: readonly LengthThere[]): readonly (readonly LengthThere[])[] {
@@ -54,6 +56,18 @@ export default async function ShelfPage() {
   const byId = new Map(lengths.map((each) => [each.id, each]));
   const opens = new Map(stockOf(lengths.map(shelfLength)).map(({ id, price }) => [id, price]));
   const lines = orderLines(known, lengths, used).filter(({ level }) => level > 0);
+  const [timed, paid] = may(role, 'see the money')
+    ? await Promise.all([tickets.timedJobs(), shelf.pricePerMm()])
+    : [[], new Map<string, number>()];
+  const earned = earnings(
+    timed.map((job) => ({
+      strings: job.mains === job.crosses ? job.mains : `${job.mains} / ${job.crosses}`,
+      incomeMinor: (job.labourMinor ?? 0) + (job.stringMinor ?? 0),
+      minutes: job.minutes,
+      cuts: piecesOf(job, { plan: job }),
+    })),
+    paid,
+  ).slice(0, MOST_EARNING);
   const now = wallTime(new Date(), workshop.timeZone);
   const nameOf = ({ string, gaugeMm }: Pick<LengthThere, 'string' | 'gaugeMm'>) =>
     `${string} ${gaugeMm.toFixed(2)}`;
@@ -206,6 +220,23 @@ export default async function ShelfPage() {
                   })),
                 )}
                 save={buy.bind(null, workshop.id, randomUUID())}
+              />
+            </section>
+          )}
+          {earned.length > 0 && (
+            <section aria-label="What strings earn">
+              <h2 className="figure mb-1 text-2xl">What strings earn</h2>
+              <p className="label mb-2">
+                What is left for an hour at the bench when the string is paid at what it cost here;
+                of the last jobs whose time is known.
+              </p>
+              <Table
+                head={['Strings', 'Jobs', 'Min a job', 'An hour']}
+                empty=""
+                rows={earned.map(({ strings: name, jobs: count, minutesAJob, hourMinor }) => ({
+                  key: name,
+                  cells: [name, count, minutesAJob, money(hourMinor)],
+                }))}
               />
             </section>
           )}

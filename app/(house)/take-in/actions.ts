@@ -1,6 +1,5 @@
 'use server';
 
-import { randomUUID } from 'node:crypto';
 import { action, entryOf, rowId, rowVersion, ticketNumber } from '@/app/action';
 import { answerTo, misread, refused, Undone, wholly } from '@/app/answers';
 import type { z } from 'zod';
@@ -8,11 +7,13 @@ import { searchIn } from '@/app/search-text';
 import { may, type Role } from '@/core/house/policy';
 import { formatMoney } from '@/core/measure/money';
 import { wallTime } from '@/core/measure/promised-time';
+import { cutOf } from '@/db/tickets';
 import type { KnownRacket } from '@/db/rackets';
 import type { Records } from '@/db/workshop';
 import type { Pick } from '@/ui/form/picker';
 import type { FormAnswer } from '@/ui/form/result';
 import { knownOf, type KnownFact } from './known';
+import { newClient } from './new-client';
 import { askedEntrySchema, takeInSchema, type AskedEntry, type TakeInEntry } from './take-in-entry';
 
 const MOST_FOUND = 8;
@@ -99,21 +100,7 @@ async function clientFor({ clients }: Records, entry: TakeIn): Promise<string> {
       },
     });
   }
-  const id = randomUUID();
-  const { contact } = entry;
-  const name = entry.clientName.trim();
-  const namesake = (await clients.find(name, MOST_FOUND)).find(
-    (known) => known.name.toLowerCase() === name.toLowerCase(),
-  );
-  if (namesake)
-    throw new Undone({
-      ok: false,
-      problems: {
-        clientName: `There is a ${namesake.name} already${namesake.contact && ` (${namesake.contact})`}: choose them from the list, or write what tells the two apart.`,
-      },
-    });
-  await clients.add({ name, contact, tensionUnit: null, notes: '' }, id);
-  return id;
+  return newClient({ clients }, entry.clientName.trim(), entry.contact);
 }
 
 type ChosenRacket = globalThis.Pick<TakeIn, 'racketId' | 'frameId' | 'frameLabel' | 'mark'>;
@@ -209,12 +196,7 @@ export const takeIn = action(
                 mainN: before.mainN,
                 crossN: before.crossN,
                 tensionUnit: before.tensionUnit,
-                method: before.method,
-                shortSide: before.shortSide,
-                crossStart: before.crossStart,
-                cutFrom: before.cutFrom,
-                remnantsMm: before.remnantsMm,
-                machineId: before.machineId,
+                ...cutOf(before),
               }),
             });
             await records.clientLinks.answer({ racketId });

@@ -49,6 +49,11 @@ export const REFUSAL_WORDS = {
   'queue.no opening':
     'Ticket {number} takes {minutes} min, and no opening is left that is so long: it is not split over a break.',
   'queue.full': 'The openings do not take {count} jobs: say more hours.',
+  'event.no days': 'Say at least one day with its hours: 2026-06-03 8-20.',
+  'event.minutes': 'Minutes are a whole number up to 600.',
+  'event.later': 'Say by how many minutes, from 1 to 600.',
+  'orders.unread': '“{typed}” is no order: write 2 at 24/23, every morning.',
+  'orders.count': 'A player has at most {most} rackets by one order, and twice as many in all.',
   'day.unread': '“{typed}” is no day that has been: 2025-04-07 or 7.4.2025.',
   'day.to come': '“{typed}” is still to come: a job that was done has a day that has been.',
   'sheet.too many': 'At most {most} rows at a time.',

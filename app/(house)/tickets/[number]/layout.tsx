@@ -19,11 +19,12 @@ export default async function TicketLayout({
 }: LayoutProps<'/tickets/[number]'> & { readonly children: ReactNode }) {
   const open = await openTicket((await params).number);
   const { ticket, client, setup, now, workshop } = open;
-  const { role, trail, bench, tickets } = await openWorkshop();
+  const { role, trail, bench, tickets, events } = await openWorkshop();
   const seesClients = may(role, 'see clients');
-  const [hands, strungBy, visit] = await Promise.all([
+  const [hands, strungBy, tagged, visit] = await Promise.all([
     trail.hands(ticket.id),
     bench.hands(ticket.id),
+    events.ofTicket(ticket.id),
     ticket.visit ? tickets.ofVisit(ticket.visit) : [],
   ]);
   const late = ticket.promised < now && !ticket.closedAt && !ticket.withdrawnAt;
@@ -52,6 +53,15 @@ export default async function TicketLayout({
               racket
             )}
           </p>
+          {tagged && (
+            <p>
+              <span className="label">tag </span>
+              <span className="figure text-xl">{tagged.tag}</span>{' '}
+              <Link href={`/events/${tagged.event.id}`} className="underline">
+                {tagged.event.name}
+              </Link>
+            </p>
+          )}
           <p className={late ? 'text-warn font-semibold' : undefined}>
             <span className="label">{late ? 'late: promised ' : 'promised '}</span>
             {formatWall(ticket.promised, now)}

@@ -80,7 +80,7 @@ async function keepEvents(
   const made = events.length > 0 ? (await jobAt(number))?.sequence : undefined;
   const sequence = made?.ok ? made.value : undefined;
   const hands = events.length > 0 ? await handsOf(open) : undefined;
-  return open.together(async ({ tickets, bench }): Promise<KeptEvents | undefined> => {
+  return open.together(async ({ tickets, bench, benches }): Promise<KeptEvents | undefined> => {
     const ticket = await tickets.get(number);
     if (!ticket) return undefined;
     const plans = events.length > 0 ? await bench.plans(ticket.id) : new Set<string>();
@@ -90,6 +90,10 @@ async function keepEvents(
     );
     const closed = isOver(ticket);
     const { added, refused } = await bench.keep(ticket.id, sound, closed);
+    // What nobody had taken belongs to whoever begins it.
+    const hand = hands?.(events[0]);
+    if (added > 0 && hand && !closed && !(await benches.takenOf(ticket.id)))
+      await benches.take(ticket.id, hand.personId, null);
     const all = added > 0 || known !== (await bench.count(ticket.id));
     const kept = all ? await bench.events(ticket.id) : undefined;
     if (ticket.record && added > 0 && kept && sequence)

@@ -4,6 +4,8 @@ import { stopsTicket } from '@/core/counter/inspection';
 import { waitsForYes } from '@/core/counter/extra-work';
 import { moneyFigure, stringPrice } from '@/core/measure/money';
 import { formatStringLength, formatTicket, formatTicketConverted } from '@/core/measure/units';
+import { wallTime } from '@/core/measure/promised-time';
+import { eventLabour } from '@/core/tournament/account';
 import { lengthWords } from '@/core/cut/wording';
 import { Fact, Facts } from '@/ui/facts';
 import { stationsOf, type Station } from '../stations';
@@ -32,10 +34,10 @@ export const generateMetadata = stationTitle('Hand over');
 export default async function HandOverStation({
   params,
 }: PageProps<'/tickets/[number]/hand-over'>) {
-  await openFor('hand over');
+  const { events } = await openFor('hand over');
   const open = await openTicket((await params).number);
   const { ticket, setup, study, workshop } = open;
-  const job = await jobAt(ticket.number);
+  const [job, at] = await Promise.all([jobAt(ticket.number), events.ofTicket(ticket.id)]);
   // Inspection and the bench view are a help, not a gate: a job may be strung without them, unless a crack stops it.
   const isGate = ({ path }: Station): boolean =>
     path === 'inspect' ? stopsTicket(ticket.inspection) : path !== 'pull' && path !== 'hand-over';
@@ -62,6 +64,14 @@ export default async function HandOverStation({
     { setMinor: crosses.string.setPriceMinor, suppliedByClient: crosses.supplied },
   );
   const brought = Number(mains.supplied) + Number(crosses.supplied);
+  const labour = at
+    ? eventLabour(
+        at.event,
+        brought === 2,
+        wallTime(ticket.takenIn, workshop.timeZone),
+        ticket.promised,
+      )
+    : workshop.labourMinor;
   const supply = brought === 0 ? 'none' : brought === 1 ? 'some' : 'all';
   return (
     <div className="grid gap-10 lg:grid-cols-2">
@@ -100,7 +110,7 @@ export default async function HandOverStation({
           name={`ticket ${ticket.id} hand over`}
           version={ticket.version}
           initial={{
-            labour: moneyFigure(workshop.labourMinor, workshop.currency),
+            labour: moneyFigure(labour, workshop.currency),
             string: moneyFigure(price, workshop.currency),
             leftOver: pieces.map(() => ''),
             remarks: '',

@@ -14,12 +14,14 @@ import {
   roundToTicketStep,
   type TicketTension,
 } from '@/core/measure/units';
+import { formatWall, wallTime } from '@/core/measure/promised-time';
 import type { Machine } from '@/db/machines';
 import { Cautions } from '@/ui/cautions';
 import { Fact, Facts } from '@/ui/facts';
 import { houseOf, jobAt, openTicket } from '../ticket';
 import { Waits } from '../waits';
 import { stationTitle } from '../station-title';
+import { TakenLine } from './taken-line';
 
 const PRIMARY = 'bg-ink text-paper px-5 py-2 font-medium';
 
@@ -43,7 +45,7 @@ export const generateMetadata = stationTitle('Pull');
 
 /** What awaits at the bench, and the way there. */
 export default async function PullStation({ params }: PageProps<'/tickets/[number]/pull'>) {
-  const { tickets, role } = await openFor('string');
+  const { tickets, benches, role, person } = await openFor('string');
   const open = await openTicket((await params).number);
   const { ticket, setup, study, workshop, machine, stepsDone: done } = open;
   const sequence = (await jobAt(ticket.number))?.sequence;
@@ -54,7 +56,11 @@ export default async function PullStation({ params }: PageProps<'/tickets/[numbe
   const { steps, path, imbalanceN } = sequence.value;
   const house = houseOf(open, false);
   const { sport } = study.bed.spec;
-  const past = await tickets.pastTimes(sport);
+  const [past, taken, places] = await Promise.all([
+    tickets.pastTimes(sport),
+    benches.takenOf(ticket.id),
+    benches.all(),
+  ]);
   const set = setPull(study.bed, setup.tension);
   const bySchool = AHEAD.map((ahead) => {
     const { order } = inOrderOf(path, sport, { ...house, ahead });
@@ -90,6 +96,21 @@ export default async function PullStation({ params }: PageProps<'/tickets/[numbe
         <Fact name="Start of the mains">{schoolWords(house, 'start')}</Fact>
         <Fact name="Start of the crosses">{schoolWords(house, 'firstCrosses')}</Fact>
       </Facts>
+      {!ticket.closedAt && !allDone && (
+        <TakenLine
+          workshopId={workshop.id}
+          number={ticket.number}
+          taken={
+            taken && {
+              mine: taken.personId === person.id,
+              name: taken.name,
+              at: formatWall(wallTime(taken.at, workshop.timeZone), open.now),
+              bench: taken.bench,
+            }
+          }
+          benches={places}
+        />
+      )}
       <p className="mt-6 flex flex-wrap items-baseline gap-6">
         {/* A page of its own: only the bench may talk to a tension head, and that is settled when it loads. */}
         <a href={`/bench/${ticket.number}`} className={allDone ? 'underline' : PRIMARY}>
