@@ -1,7 +1,9 @@
 /** The workshop's day for calendars: what is promised, and which beds are due. */
 import { subDays } from 'date-fns';
 import { dayAt, formatDay } from '@/core/measure/promised-time';
-import { dueAfter, LONGEST_DAYS } from '@/core/papers/due';
+import { bedToday } from '@/core/ageing/bed-today';
+import { houseAgeing } from './house-ageing';
+import { LONGEST_DAYS } from '@/core/ageing/life';
 import type { Records, Workshop } from '@/db/workshop';
 import { calendarOf, type CalendarEntry } from '@/formats/calendar';
 
@@ -12,7 +14,7 @@ const DUE_SINCE_DAYS = 60;
 
 export async function calendarText(
   { tickets, jobs }: Records,
-  workshop: Pick<Workshop, 'id' | 'name' | 'timeZone'>,
+  workshop: Pick<Workshop, 'id' | 'name' | 'timeZone' | 'houseRules'>,
   withDue: boolean,
 ): Promise<string> {
   const now = new Date();
@@ -29,7 +31,10 @@ export async function calendarText(
     const strung = dayAt(job.closedAt, workshop.timeZone);
     const advice = job.talk && { talk: job.talk };
     const bed = { setup: job.setup, frame: { sport: job.sport }, advice };
-    const { day } = dueAfter(bed, strung, job.playsAWeek ?? job.talk?.playsAWeek ?? null);
+    const { day } = bedToday(bed, strung, strung, {
+      ...houseAgeing(workshop),
+      playsAWeek: job.playsAWeek,
+    }).due;
     if (day < dayAt(subDays(now, DUE_SINCE_DAYS), workshop.timeZone)) return [];
     return [
       {

@@ -3,7 +3,8 @@ import { randomUUID } from 'node:crypto';
 import { after } from 'next/server';
 import { createTransport } from 'nodemailer';
 import { dayAt, formatDay } from '@/core/measure/promised-time';
-import { dueAfter } from '@/core/papers/due';
+import { houseAgeing } from './house-ageing';
+import { bedToday } from '@/core/ageing/bed-today';
 import {
   fillTemplate,
   mailAddressIn,
@@ -59,7 +60,7 @@ export async function putInOutbox(
       workshop.locale,
     ).replace(/^./, (letter) => letter.toUpperCase()),
     strung: formatDay(strung),
-    due: formatDay(`${dueAfter(ticket.record, strung).day}T00:00`),
+    due: formatDay(bedToday(ticket.record, strung, strung, houseAgeing(workshop)).due.day),
     ...values,
   };
   const { subject, text } = (workshop.templates ?? USUAL_TEMPLATES)[kind];

@@ -69,13 +69,16 @@ export function recordsOf(db: Connection, workshopId: string) {
     tickets: ticketsOf(db, workshopId),
     trail: trailOf(db, workshopId),
 
-    /** What a client's page says of the workshop; nothing that is only its own. */
-    async shopOfLink(): Promise<Pick<Workshop, 'name' | 'timeZone' | 'tensionUnit'>> {
+    /** What a client's page says of the workshop, or is worked out by. */
+    async shopOfLink(): Promise<
+      Pick<Workshop, 'name' | 'timeZone' | 'tensionUnit' | 'houseRules'>
+    > {
       const [row] = await db
         .select({
           name: workshops.name,
           timeZone: workshops.timeZone,
           tensionUnit: workshops.tensionUnit,
+          houseRules: workshops.houseRules,
         })
         .from(workshops)
         .where(eq(workshops.id, workshopId));

@@ -1,4 +1,5 @@
 import { expect, test } from '@playwright/test';
+import { comeInAs } from './people';
 import { awake, own, sentence, takeIn } from './bench';
 
 test('the day lies on a ruler; a ticket is moved by its keys, the rest answers, and it is undone', async ({
@@ -97,4 +98,33 @@ test('a bench has its hours, and nonsense is answered at its field', async ({ pa
   await page.getByRole('button', { name: /^Remove/ }).click();
   await page.waitForURL('/workshop/benches');
   await expect(page.getByRole('link', { name })).toBeHidden();
+});
+
+test('a ticket is taken by one at a bench; another sees who has it at once, and takes it over as it is', async ({
+  page,
+  browser,
+}) => {
+  page.setDefaultTimeout(20_000);
+  await page.goto('/tickets/404/pull');
+  await awake(page);
+  const mine = page.getByRole('region', { name: 'Who strings it' });
+  const second = await comeInAs(browser, 'Tobin');
+  second.setDefaultTimeout(20_000);
+  await second.goto('/tickets/404/pull');
+  await awake(second);
+  const theirs = second.getByRole('region', { name: 'Who strings it' });
+  await expect(theirs).toContainText('Nobody has taken it.');
+  await mine.getByRole('button', { name: 'I string it, Back room' }).click();
+  await expect(mine).toContainText('You have it, at Back room');
+  // Nobody reloads it.
+  await expect(theirs).toContainText('Hesper Quillmere has it, at Back room', { timeout: 5000 });
+  await theirs.getByRole('button', { name: 'Take it over as it is' }).click();
+  await expect(theirs).toContainText('You have it');
+  await expect(mine).toContainText(/Tobin .* has it/, { timeout: 5000 });
+  await second.goto('/');
+  await expect(second.getByRole('row', { name: /404/ })).toContainText(/Pull, Tobin/);
+  await second.goto('/tickets/404/pull');
+  await theirs.getByRole('button', { name: 'Let it go' }).click();
+  await expect(mine).toContainText('Nobody has taken it.', { timeout: 5000 });
+  await second.context().close();
 });

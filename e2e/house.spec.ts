@@ -25,6 +25,8 @@ const PAGES = [
   '/workshop/papers',
   '/workshop/benches',
   '/workshop/benches/new',
+  '/events',
+  '/events/new',
   '/workshop/people',
   '/workshop/trail',
   '/workshops',

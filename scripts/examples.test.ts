@@ -107,6 +107,7 @@ it('examples stand in every chapter', () => {
   const chapters = new Set(files.map(({ file }) => file.split('/')[0]));
   expect([...chapters].sort()).toEqual([
     'advice',
+    'ageing',
     'bench',
     'counter',
     'cut',
@@ -119,6 +120,7 @@ it('examples stand in every chapter', () => {
     'queue',
     'record',
     'shelf',
+    'sound',
     'strings',
     'terms',
     'tournament',

@@ -25,7 +25,7 @@ const files = (pattern: RegExp): readonly string[] =>
 
 /** Pages and routes behind the doors. */
 export const pageGates = (): readonly Gate[] =>
-  files(/^\((house|bench|print)\)\/.*(page\.tsx|route\.ts)$/).map((name) => ({
+  files(/^\((house|bench|print|wall)\)\/.*(page\.tsx|route\.ts)$/).map((name) => ({
     name,
     deed: asDeed(
       /(?:openFor|fileRoute|longRoute|letIn)\((?:[\w.]+, )?\s*'([^']+)'/.exec(read(name))?.[1],

@@ -3,6 +3,8 @@
  * all of them must be answered, none with a fault of the server.
  */
 import { NOTHING_BOUGHT } from '@/app/(house)/shelf/shelf-entry';
+import { newEvent } from '@/app/(house)/events/event-entry';
+import { NEW_PLAYER, playerEntryOf } from '@/app/(house)/events/[id]/players/player-entry';
 import { NEW_BENCH } from '@/app/(house)/workshop/benches/bench-entry';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
@@ -154,6 +156,10 @@ const PATHS = [
   '/jobs/#/bed',
   '/frames/@/bed',
   '/workshop/benches/@',
+  '/events/@',
+  '/events/@/board',
+  '/events/@/account?day=@',
+  '/events/@/players/@',
   '/c/@/no-more',
   '/@',
 ];
@@ -317,6 +323,20 @@ export function argumentsOf(
     setHereFrom: [number(), 'fri'],
     addBench: [FORGED, { ...NEW_BENCH, mon: 'Hostile' }],
     changeBench: [id(), version, { ...NEW_BENCH, mon: 'Hostile' }],
+    takeTicket: [number(), '', false],
+    letTicketGo: [number()],
+    addEvent: [FORGED, { ...newEvent([], 1800, 'EUR'), name: 'Hostile', days: 'Hostile' }],
+    changeEvent: [
+      id(),
+      version,
+      { ...newEvent([], 1800, 'EUR'), name: 'Hostile', days: 'Hostile' },
+    ],
+    addPlayer: [FORGED, FORGED, { clientId: '', name: 'Hostile' }],
+    changePlayer: [FORGED, version, playerEntryOf(NEW_PLAYER)],
+    moveCourt: [FORGED, 'fri'],
+    sayCourt: [FORGED, 'Hostile'],
+    allLater: [FORGED, '30'],
+    bagIn: [FORGED, { lines: [], frameId: '', frameLabel: 'F', promised: 'fri', wish: '' }],
     buy: [FORGED, { ...NOTHING_BOUGHT, stock: 'Hostile' }],
     countLength: [FORGED, FORGED, '6.1'],
     throwAway: [FORGED, FORGED],

@@ -56,6 +56,12 @@ export interface Mesh {
   readonly net: Net;
 }
 
+/**
+ * The crossings of a net and which strings meet at each.
+ *
+ * @example
+ * meshOf({ mains: [], crosses: [] }).nodes // []
+ */
 export function meshOf(net: Net): Mesh {
   const nodes: Node[] = [];
   const index = net.crosses.map((crossString, cross) =>
@@ -76,8 +82,13 @@ interface Link {
   readonly mm: Mm;
 }
 
-/** The links of every string, mains first. */
-function linksOf({ nodes, at, net }: Mesh): readonly {
+/**
+ * The links of every string, mains first.
+ *
+ * @example
+ * linksOf(meshOf({ mains: [], crosses: [] })) // []
+ */
+export function linksOf({ nodes, at, net }: Mesh): readonly {
   readonly string: NetString;
   readonly links: readonly Link[];
   /** Of all links together, before anything presses, mm. */

@@ -30,7 +30,12 @@ export const GAUGE_STEP_MM: Record<Sport, number> = { tennis: 0.05, badminton: 0
 const stepsAbove = ({ family, gaugeMm }: StringClass, sport: Sport): number =>
   (gaugeMm - usualGaugeMm(family, sport)) / GAUGE_STEP_MM[sport];
 
-/** How much thicker than usual a bed is, in steps of thickness. */
+/**
+ * How much thicker than usual a bed is, in steps of thickness.
+ *
+ * @example
+ * gaugeAbove(usual.strung, 'tennis') // 0
+ */
 export const gaugeAbove = ({ mains, crosses }: Strung, sport: Sport): number =>
   MAIN_SHARE * stepsAbove(mains, sport) + (1 - MAIN_SHARE) * stepsAbove(crosses, sport);
 

@@ -22,6 +22,7 @@ export const HOUSE_QUESTIONS = {
   firstCrosses: ['two together', 'second first'],
   topCross: ['after three', 'at the end'],
   preStretch: ['never', 'gut and nylon', 'every string'],
+  comeBack: ['by the curve', 'old rule', 'twice a year', 'monthly for monofilament'],
 } as const satisfies Record<string, readonly [string, ...string[]]>;
 
 export type HouseQuestionName = keyof typeof HOUSE_QUESTIONS;
@@ -45,6 +46,7 @@ const schoolsShape = {
   firstCrosses: z.enum(HOUSE_QUESTIONS.firstCrosses),
   topCross: z.enum(HOUSE_QUESTIONS.topCross),
   preStretch: z.enum(HOUSE_QUESTIONS.preStretch),
+  comeBack: z.enum(HOUSE_QUESTIONS.comeBack),
 } satisfies Record<HouseQuestionName, z.ZodType>;
 
 export const houseRulesSchema = z.object({
@@ -76,6 +78,7 @@ export const USUAL_HOUSE: HouseRules = {
   climate: 'small steps',
   knotPull: '10 % higher',
   preStretch: 'never',
+  comeBack: 'by the curve',
   ahead: 'two',
   start: 'starting clamp',
   firstCrosses: 'two together',

@@ -5,7 +5,7 @@ import { formatTicket, formatTicketConverted, type TensionUnit } from '../measur
 import type { JobRecord } from '../record/record';
 import { isOneString, type JobString } from '../strings/job-string';
 import { METHOD_WORDS } from '../terms/method';
-import { dueAfter } from './due';
+import { bedToday, type KnownOfBed } from '../ageing/bed-today';
 
 export interface Slip {
   readonly workshop: string;
@@ -47,12 +47,15 @@ export function slipOf({
   day,
   unit,
   record,
+  known = {},
 }: {
   readonly workshop: string;
   readonly number: number;
   readonly day: string;
   readonly unit: TensionUnit;
   readonly record: JobRecord;
+  /** What else says how its bed ages. */
+  readonly known?: KnownOfBed;
 }): Slip {
   const { client, racket, setup, plan, hands } = record;
   const ticket = { ...setup, unit };
@@ -78,6 +81,6 @@ export function slipOf({
     strung: formatDay(day),
     by: hands?.strungBy.map(({ name }) => name).join(', ') ?? '',
     judge: 'Judge it after an hour of play.',
-    due: formatDay(`${dueAfter(record, day).day}T00:00`),
+    due: formatDay(bedToday(record, day, day, known).due.day),
   };
 }

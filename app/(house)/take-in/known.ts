@@ -1,6 +1,6 @@
 /** What is known of a racket as soon as it stands at the counter. */
-import { bedToday } from '@/core/papers/bed-today';
-import { lossWords } from '@/core/papers/wear';
+import { houseAgeing } from '@/app/house-ageing';
+import { bedToday, lossWords } from '@/core/ageing/bed-today';
 import { dayAt, formatDay } from '@/core/measure/promised-time';
 import { formatTicket } from '@/core/measure/units';
 import { formatGauge } from '@/core/measure/gauge';
@@ -49,7 +49,10 @@ export async function knownOf(
     const { setup, remarks } = last.record;
     const strung = dayAt(last.closedAt, workshop.timeZone);
     const today = dayAt(new Date(), workshop.timeZone);
-    const bed = bedToday(last.record, strung, today, client?.talk?.playsAWeek ?? null);
+    const bed = bedToday(last.record, strung, today, {
+      ...houseAgeing(workshop),
+      playsAWeek: client?.talk?.playsAWeek ?? null,
+    });
     const strings = isOneString(setup.mains, setup.crosses)
       ? [setup.mains]
       : [setup.mains, setup.crosses];

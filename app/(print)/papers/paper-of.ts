@@ -7,7 +7,9 @@ import { inspectionWords, isCracked } from '@/core/counter/inspection';
 import { formatMoney } from '@/core/measure/money';
 import { dayAt, formatDay, formatWall, wallTime } from '@/core/measure/promised-time';
 import { formatTicket, type TensionUnit } from '@/core/measure/units';
-import { dueAfter } from '@/core/papers/due';
+import { houseAgeing } from '@/app/house-ageing';
+import { bedToday } from '@/core/ageing/bed-today';
+import { COME_BACK_LETTER } from '@/core/ageing/comes-back';
 import { letterOf } from '@/core/papers/letter';
 import { PAPER_KINDS, type Paper, type PaperFact, type PaperKind } from '@/core/papers/paper';
 import { slipOf } from '@/core/papers/slip';
@@ -68,10 +70,11 @@ function contentOf(
   }
   if (!record || !closedDay) return undefined;
   const { number } = ticket;
-  const slip = slipOf({ workshop: workshop.name, number, day: closedDay, unit, record });
+  const known = houseAgeing(workshop);
+  const slip = slipOf({ workshop: workshop.name, number, day: closedDay, unit, record, known });
   if (kind === 'slip') return { slip };
   if (!record.advice) return undefined;
-  const due = dueAfter(record, closedDay);
+  const { due } = bedToday(record, closedDay, closedDay, known);
   return {
     letter: letterOf(record.advice),
     facts: [
@@ -80,7 +83,7 @@ function contentOf(
       ...fact('Strung', slip.by ? `${slip.strung} by ${slip.by}` : slip.strung),
       ...fact('Due again', slip.due),
     ],
-    back: `Come back by ${formatDay(due.day)}: ${due.why === 'by play' ? 'by then, at what you told us you play, these strings have done their time' : 'by then these strings have lost their life by lying, played or not'}.`,
+    back: `Come back by ${formatDay(due.day)}, ${COME_BACK_LETTER[due.by]}.`,
   };
 }
 

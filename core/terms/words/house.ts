@@ -108,4 +108,15 @@ export const HOUSE_WORDS = {
     'Takes out early creep: the bed starts steadier and stays so.',
   'house.preStretch.every string': 'every string',
   'house.preStretch.every string.why': 'Every bed settles before it is handed over.',
+  'house.comeBack': 'Asked back',
+  'house.comeBack.by the curve': 'when the bed has lost what they came for',
+  'house.comeBack.by the curve.why':
+    'Hours, strings and swing differ: each racket goes by its own curve, and by what was measured.',
+  'house.comeBack.old rule': 'as many times a year as plays a week',
+  'house.comeBack.old rule.why': 'Everybody can remember it. It is from the days of nylon.',
+  'house.comeBack.twice a year': 'at the start of the warm and of the cold season',
+  'house.comeBack.twice a year.why': 'Strings lose by lying too, and the season changes the ball.',
+  'house.comeBack.monthly for monofilament': 'monofilament every month, or every two',
+  'house.comeBack.monthly for monofilament.why':
+    'Three or four times a week on court it is dead in a month, long before it breaks.',
 } as const;

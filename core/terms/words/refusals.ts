@@ -52,6 +52,17 @@ export const REFUSAL_WORDS = {
   'event.no days': 'Say at least one day with its hours: 2026-06-03 8-20.',
   'event.minutes': 'Minutes are a whole number up to 600.',
   'event.later': 'Say by how many minutes, from 1 to 600.',
+  'sound.too short': 'That is too short to hear anything in it: record a second or two.',
+  'sound.too long': 'That is more than {most} seconds: cut it to where the taps are.',
+  'sound.unread': 'That is no sound that can be read: give a WAV file.',
+  'sound.silence':
+    'There is only silence in it: hold the microphone near the strings and tap again.',
+  'sound.cut off':
+    'It was too loud and is cut off: tap softer, or hold the microphone further away.',
+  'sound.no tap':
+    'No tap stands out in it: let it be quiet, then tap the middle of the bed with a knuckle or a pen.',
+  'sound.no ring':
+    'There is a knock in it, and no bed that rings: take the damper out, and hold the racket at its handle only.',
   'orders.unread': '“{typed}” is no order: write 2 at 24/23, every morning.',
   'orders.count': 'A player has at most {most} rackets by one order, and twice as many in all.',
   'day.unread': '“{typed}” is no day that has been: 2025-04-07 or 7.4.2025.',

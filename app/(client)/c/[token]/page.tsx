@@ -2,9 +2,9 @@ import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { openLink } from '@/app/client-page-at';
 import { dayAt, formatDay, formatWall, wallTime } from '@/core/measure/promised-time';
-import { bedToday } from '@/core/papers/bed-today';
+import { houseAgeing } from '@/app/house-ageing';
+import { bedToday, lossWords } from '@/core/ageing/bed-today';
 import { slipOf } from '@/core/papers/slip';
-import { lossWords } from '@/core/papers/wear';
 import { Fact, Facts } from '@/ui/facts';
 import { BringAgain } from './bring-again';
 import { bringAgain } from './actions';
@@ -50,7 +50,10 @@ export default async function ClientPage({ params }: PageProps<'/c/[token]'>) {
       : undefined;
   const bed =
     last?.record && strung
-      ? bedToday(last.record, strung, now.slice(0, 10), client?.talk?.playsAWeek ?? null)
+      ? bedToday(last.record, strung, now.slice(0, 10), {
+          ...houseAgeing(workshop),
+          playsAWeek: client?.talk?.playsAWeek ?? null,
+        })
       : undefined;
   return (
     <>
@@ -92,9 +95,7 @@ export default async function ClientPage({ params }: PageProps<'/c/[token]'>) {
               name="Due again"
               figure
               note={
-                bed.due.why === 'by play'
-                  ? `at ${bed.playsAWeek} plays a week`
-                  : 'by lying, played or not'
+                bed.playsAWeek ? `at ${bed.playsAWeek} plays a week` : 'by lying, played or not'
               }
             >
               {bed.isDue ? <span className="text-warn">now</span> : formatDay(bed.due.day)}

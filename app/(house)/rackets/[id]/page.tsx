@@ -13,8 +13,8 @@ import { RemoveButton } from '@/ui/remove-button';
 import { RemovedNotice } from '@/ui/removed-notice';
 import { PhotoPanel } from '@/app/(house)/tickets/[number]/inspect/photo-panel';
 import { nearClients } from '@/app/(house)/clients/actions';
-import { bedToday } from '@/core/papers/bed-today';
-import { lossWords } from '@/core/papers/wear';
+import { houseAgeing } from '@/app/house-ageing';
+import { bedToday, lossWords } from '@/core/ageing/bed-today';
 import { formatMoney } from '@/core/measure/money';
 import { Fact, Facts } from '@/ui/facts';
 import { changeRacket, giveRacket, removeRacket, restoreRacket } from '../actions';
@@ -54,12 +54,10 @@ export default async function RacketPage({ params }: PageProps<'/rackets/[id]'>)
   const bed =
     latest?.record &&
     latest.closedAt &&
-    bedToday(
-      latest.record,
-      dayAt(latest.closedAt, workshop.timeZone),
-      now.slice(0, 10),
-      client?.talk?.playsAWeek ?? null,
-    );
+    bedToday(latest.record, dayAt(latest.closedAt, workshop.timeZone), now.slice(0, 10), {
+      ...houseAgeing(workshop),
+      playsAWeek: client?.talk?.playsAWeek ?? null,
+    });
   const spent = history.reduce(
     (sum, { record, toPayMinor, labourMinor, stringMinor }) =>
       record ? sum + (toPayMinor ?? (labourMinor ?? 0) + (stringMinor ?? 0)) : sum,
