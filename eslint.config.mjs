@@ -23,7 +23,7 @@ const CHAPTERS = [
   ['maths'],
   ['terms'],
   ['measure'],
-  ['house', 'strings'],
+  ['house', 'strings', 'balance'],
   ['frame'],
   ['path'],
   ['cut', 'counter'],

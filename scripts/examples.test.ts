@@ -108,6 +108,7 @@ it('examples stand in every chapter', () => {
   expect([...chapters].sort()).toEqual([
     'advice',
     'ageing',
+    'balance',
     'bench',
     'counter',
     'cut',

@@ -1,6 +1,7 @@
 /** Writes what is published of the code from the code: the schema of the frame document, the tables of rules and of the policy. */
 import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { balanceJsonSchema } from '@/formats/balance-document';
 import { frameJsonSchema } from '@/formats/frame-document';
 import { jobJsonSchema } from '@/formats/job-document';
 import { queueJsonSchema } from '@/formats/queue-document';
@@ -15,6 +16,7 @@ for (const [name, schema] of [
   ['job', jobJsonSchema()],
   ['queue', queueJsonSchema()],
   ['shelf', shelfJsonSchema()],
+  ['balance', balanceJsonSchema()],
 ] as const)
   writeFileSync(
     join(ROOT, `docs/formats/${name}.schema.json`),

@@ -1,5 +1,11 @@
 import { spawnSync } from 'node:child_process';
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
+import { WaveFile } from 'wavefile';
+import { chanceFrom } from '@/core/maths/chance';
+import { tappedBed } from '@/core/testing/tapped';
 import type { PlanData } from '@/formats/plan-report';
 import { ROOT } from './house';
 
@@ -65,6 +71,54 @@ describe('the command without the interface', () => {
     });
   });
 
+  it('hears the pitch of a tapped bed in a WAV file', () => {
+    const taps = tappedBed(chanceFrom(3), {
+      hz: 512.3,
+      at: [0.3, 0.9, 1.5],
+      seconds: 2.2,
+      rate: 44_100,
+      decayS: 0.1,
+      signalToNoiseDb: 20,
+    });
+    const wav = new WaveFile();
+    wav.fromScratch(
+      1,
+      44_100,
+      '16',
+      Array.from(taps, (sample) => Math.round(sample * 32_767)),
+    );
+    const folder = mkdtempSync(join(tmpdir(), 'orthotens-'));
+    const file = join(folder, 'taps.wav');
+    writeFileSync(file, wav.toBuffer());
+    const { status, stdout } = orthotens(['pitch', file, '--json'], '');
+    rmSync(folder, { recursive: true });
+    expect(status).toBe(0);
+    const { hz, sure } = JSON.parse(stdout) as { hz: number; sure: boolean };
+    expect(Math.abs(hz / 512.3 - 1)).toBeLessThan(0.005);
+    expect(sure).toBe(true);
+  });
+
+  // Source: balance = Σmx/Σm and the parallel-axis theorem; the way back gives what was put on.
+  it('works a balance out, and the masses that it takes back', () => {
+    const racket = { massG: 300, balanceMm: 320, swingKgCm2: 300 };
+    const there = orthotens(['balance', '-', '--json'], {
+      racket,
+      parts: [{ massG: 10, atMm: 600 }],
+    });
+    expect(JSON.parse(there.stdout)).toMatchObject({
+      after: { massG: 310, balanceMm: 329.032, swingKgCm2: 325 },
+    });
+    const back = orthotens(['balance', '-', '--json'], {
+      racket,
+      target: { massG: 310, balanceMm: 329.032, swingKgCm2: 325 },
+      places: [{ name: 'tip', atMm: 600, mostG: 20 }],
+    });
+    expect(JSON.parse(back.stdout)).toMatchObject({
+      reached: true,
+      masses: [{ name: 'tip', massG: 10 }],
+    });
+  });
+
   it.each([
     [['plan', '-', '--method', 'around-the-frame'], FRAME, 'nothing to go around'],
     [['plan', '-', '--method', 'three-piece'], FRAME, 'one of two-piece'],
@@ -72,6 +126,8 @@ describe('the command without the interface', () => {
     [['plan', '-', '--gauge', '9'], FRAME, 'tennis'],
     [['study', '-'], { ...FRAME, pattern: { mains: 17, crosses: 19 } }, 'line 1: Mains come in'],
     [['study', '-'], '{"format":', 'line 1'],
+    [['pitch', '-'], 'no sound', 'no sound that can be read'],
+    [['balance', '-'], { racket: { massG: 300, balanceMm: 320 } }, 'swing weight'],
     [['study', 'no-such-file.json'], '', 'cannot be read'],
     [['restring', '-'], FRAME, 'Say study FRAME.json'],
     [['study', '-', '--loud'], FRAME, 'Unknown option'],

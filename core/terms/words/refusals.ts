@@ -63,6 +63,10 @@ export const REFUSAL_WORDS = {
     'No tap stands out in it: let it be quiet, then tap the middle of the bed with a knuckle or a pen.',
   'sound.no ring':
     'There is a knock in it, and no bed that rings: take the damper out, and hold the racket at its handle only.',
+  'balance.nothing left': 'So much cannot be taken off: nothing would be left of the racket.',
+  'balance.pivot': 'It hangs at its balance point and does not swing: hang it nearer to an end.',
+  'balance.period':
+    'No racket of that mass swings so fast: count ten swings there and back, and divide by ten.',
   'orders.unread': '“{typed}” is no order: write 2 at 24/23, every morning.',
   'orders.count': 'A player has at most {most} rackets by one order, and twice as many in all.',
   'day.unread': '“{typed}” is no day that has been: 2025-04-07 or 7.4.2025.',

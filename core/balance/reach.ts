@@ -1,0 +1,207 @@
+/** Which masses where give three wanted figures. */
+import { solveLeast } from '../maths/least-squares';
+import { swingOfGram, withParts, type Figures } from './racket';
+
+/** Where mass can be put on, and how much of it. */
+export interface Place {
+  readonly name: string;
+  readonly atMm: number;
+  readonly longMm?: number;
+  readonly mostG: number;
+}
+
+export interface Put {
+  readonly name: string;
+  readonly massG: number;
+}
+
+export interface Reached {
+  readonly puts: readonly Put[];
+  /** What the racket has with them. */
+  readonly figures: Figures;
+  /** Within a tenth of a gram, half a millimetre and half a kg·cm². */
+  readonly reached: boolean;
+}
+
+/** A gram, a millimetre and a kg·cm² off weigh alike. From memory. */
+const REACHED = { massG: 0.1, balanceMm: 0.5, swingKgCm2: 0.5 } as const;
+const SAME = 1e-7;
+/** More places than that are not tried against each other. */
+export const MOST_PLACES = 8;
+
+interface Equation {
+  readonly of: (place: Place) => number;
+  readonly wanted: number;
+}
+
+/**
+ * Mass, moment about the wanted balance, and swing weight: linear in the masses. The moment is measured in millimetres of
+ * balance.
+ */
+const equations = (racket: Figures, target: Figures): readonly Equation[] => [
+  { of: () => 1, wanted: target.massG - racket.massG },
+  {
+    of: ({ atMm }) => (atMm - target.balanceMm) / target.massG,
+    wanted: (racket.massG * (target.balanceMm - racket.balanceMm)) / target.massG,
+  },
+  {
+    of: ({ atMm, longMm }) => swingOfGram(atMm, longMm),
+    wanted: target.swingKgCm2 - racket.swingKgCm2,
+  },
+];
+
+interface Tried {
+  readonly grams: readonly number[];
+  readonly off: number;
+  readonly total: number;
+}
+
+/** Which of two tries is better: nearer, then less mass, then fewer places. */
+function isBetter(one: Tried, other: Tried | undefined): boolean {
+  if (!other) return true;
+  if (Math.abs(one.off - other.off) > SAME) return one.off < other.off;
+  if (Math.abs(one.total - other.total) > SAME) return one.total < other.total;
+  const places = ({ grams }: Tried) => grams.filter((each) => each > SAME).length;
+  return places(one) < places(other);
+}
+
+/** Every way to hold each place at nothing or at its most, or to leave it free, at most three free. */
+function* holds(
+  places: readonly Place[],
+  from = 0,
+  free = 0,
+): Generator<readonly (number | null)[]> {
+  const place = places[from];
+  if (!place) {
+    yield [];
+    return;
+  }
+  for (const rest of holds(places, from + 1, free)) {
+    yield [0, ...rest];
+    yield [place.mostG, ...rest];
+  }
+  if (free < 3) for (const rest of holds(places, from + 1, free + 1)) yield [null, ...rest];
+}
+
+/** The least squares over masses that are neither below nothing nor beyond their most. */
+function leastSquares(places: readonly Place[], wanted: readonly Equation[]): Tried {
+  let best: Tried | undefined;
+  for (const held of holds(places)) {
+    const free = places.filter((_, i) => held[i] === null);
+    const rest = wanted.map(
+      ({ of, wanted: value }) =>
+        value - places.reduce((sum, place, i) => sum + (held[i] ?? 0) * of(place), 0),
+    );
+    const found = solveLeast(
+      wanted.map(({ of }) => free.map(of)),
+      rest,
+    );
+    if (!found) continue;
+    let next = 0;
+    const grams = held.map((each) => each ?? (found[next++] as number));
+    if (grams.some((each, i) => each < -SAME || each > (places[i]?.mostG ?? 0) + SAME)) continue;
+    const within = grams.map((each) => Math.max(0, each));
+    const off = wanted.reduce(
+      (sum, { of, wanted: value }) =>
+        sum +
+        (value -
+          places.reduce((total, place, i) => total + (within[i] as number) * of(place), 0)) **
+          2,
+      0,
+    );
+    const tried = { grams: within, off, total: within.reduce((sum, each) => sum + each, 0) };
+    if (isBetter(tried, best)) best = tried;
+  }
+  return best ?? { grams: places.map(() => 0), off: Infinity, total: 0 };
+}
+
+/**
+ * The masses at some places with which a racket comes nearest to three wanted figures: least squares, no mass below nothing or
+ * beyond what its place takes; of several that are as near the least mass, then the fewest places.
+ *
+ * Source: mass, moment and inertia are linear in the masses; every corner of the bounds is tried, so the least is the least.
+ * Limits: at most eight places.
+ *
+ * @example
+ * reach({ massG: 300, balanceMm: 320, swingKgCm2: 300 }, { massG: 310, balanceMm: 329.032258, swingKgCm2: 325 }, [{ name: 'tip', atMm: 600, mostG: 20 }]).puts // [{ name: 'tip', massG: 10 }]
+ */
+export function reach(racket: Figures, target: Figures, places: readonly Place[]): Reached {
+  const known = places.slice(0, MOST_PLACES);
+  const { grams } = leastSquares(known, equations(racket, target));
+  const puts = known.flatMap(({ name }, i): readonly Put[] => {
+    const massG = grams[i] as number;
+    return massG > SAME ? [{ name, massG }] : [];
+  });
+  const after = withParts(
+    racket,
+    known.map(({ atMm, longMm }, i) => ({
+      massG: grams[i] as number,
+      atMm,
+      ...(longMm !== undefined && { longMm }),
+    })),
+  );
+  const figures = after.ok ? after.value : racket;
+  const reached = (Object.keys(REACHED) as (keyof Figures)[]).every(
+    (name) => Math.abs(figures[name] - target[name]) <= REACHED[name],
+  );
+  return { puts, figures, reached };
+}
+
+/**
+ * The masses that bring two rackets to the same three figures, the least of them in all; nothing where no masses at these places
+ * do.
+ *
+ * @example
+ * matchPair({ massG: 300, balanceMm: 320, swingKgCm2: 300 }, { massG: 300, balanceMm: 320, swingKgCm2: 300 }, []).reached // true
+ */
+export function matchPair(
+  one: Figures,
+  other: Figures,
+  places: readonly Place[],
+): {
+  readonly one: readonly Put[];
+  readonly other: readonly Put[];
+  readonly figures: Figures;
+  readonly reached: boolean;
+} {
+  // What is put on the other counts against; moments about the butt, so that no balance has to be known before.
+  const known = places.slice(0, MOST_PLACES / 2);
+  const both = [
+    ...known.map((place) => ({ ...place, sign: 1 })),
+    ...known.map((place) => ({ ...place, sign: -1 })),
+  ];
+  const signOf = (place: Place) => both.find((each) => each === place)?.sign ?? 1;
+  const wanted: readonly Equation[] = [
+    { of: signOf, wanted: other.massG - one.massG },
+    {
+      of: (place) => (signOf(place) * place.atMm) / other.massG,
+      wanted: (other.massG * other.balanceMm - one.massG * one.balanceMm) / other.massG,
+    },
+    {
+      of: (place) => signOf(place) * swingOfGram(place.atMm, place.longMm),
+      wanted: other.swingKgCm2 - one.swingKgCm2,
+    },
+  ];
+  const { grams } = leastSquares(both, wanted);
+  const puts = (from: number) =>
+    known.flatMap(({ name }, i): readonly Put[] => {
+      const massG = grams[from + i] as number;
+      return massG > SAME ? [{ name, massG }] : [];
+    });
+  const after = (racket: Figures, from: number) => {
+    const made = withParts(
+      racket,
+      known.map(({ atMm, longMm }, i) => ({
+        massG: grams[from + i] as number,
+        atMm,
+        ...(longMm !== undefined && { longMm }),
+      })),
+    );
+    return made.ok ? made.value : racket;
+  };
+  const [a, b] = [after(one, 0), after(other, known.length)];
+  const reached = (Object.keys(REACHED) as (keyof Figures)[]).every(
+    (name) => Math.abs(a[name] - b[name]) <= REACHED[name],
+  );
+  return { one: puts(0), other: puts(known.length), figures: a, reached };
+}
