@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { WaveFile } from 'wavefile';
+import wavefile from 'wavefile';
 import { bedPitch } from '@/core/sound/pitch';
 import { chanceFrom } from '@/core/maths/chance';
 import { tappedBed } from '@/core/testing/tapped';
@@ -20,7 +20,7 @@ function fileOf(depth: '8' | '16' | '24' | '32f', channels: 1 | 2): Uint8Array {
   const whole = Array.from(samples, (sample) =>
     depth === '32f' ? sample : Math.round(sample * full) + shift,
   );
-  const file = new WaveFile();
+  const file = new wavefile.WaveFile();
   file.fromScratch(channels, 48_000, depth, channels === 1 ? whole : [whole, whole]);
   return file.toBuffer();
 }

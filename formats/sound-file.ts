@@ -1,5 +1,5 @@
 /** Sound files as samples of one channel. */
-import { WaveFile } from 'wavefile';
+import wavefile from 'wavefile';
 import { failure, success, type Result } from '@/core/terms/result';
 
 export interface Sound {
@@ -28,7 +28,7 @@ function oneChannel(channels: readonly ArrayLike<number>[]): Float32Array {
 export function readSound(bytes: Uint8Array): Result<Sound> {
   if (bytes.byteLength > MOST_BYTES) return failure('sound.too long', { most: 60 });
   try {
-    const file = new WaveFile(bytes);
+    const file = new wavefile.WaveFile(bytes);
     const { sampleRate, audioFormat } = file.fmt as { sampleRate: number; audioFormat: number };
     if (sampleRate < RATES[0] || sampleRate > RATES[1]) return failure('sound.unread');
     if (audioFormat === 6) file.fromALaw();

@@ -3,7 +3,7 @@ import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
-import { WaveFile } from 'wavefile';
+import wavefile from 'wavefile';
 import { chanceFrom } from '@/core/maths/chance';
 import { tappedBed } from '@/core/testing/tapped';
 import type { PlanData } from '@/formats/plan-report';
@@ -80,7 +80,7 @@ describe('the command without the interface', () => {
       decayS: 0.1,
       signalToNoiseDb: 20,
     });
-    const wav = new WaveFile();
+    const wav = new wavefile.WaveFile();
     wav.fromScratch(
       1,
       44_100,
