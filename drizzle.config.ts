@@ -10,6 +10,7 @@ export default defineConfig({
     './db/day-schema.ts',
     './db/event-schema.ts',
     './db/shelf-schema.ts',
+    './db/ageing-schema.ts',
   ],
   out: './db/migrations',
   casing: 'snake_case',

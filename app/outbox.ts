@@ -28,22 +28,34 @@ const PATIENCE_MS = 8000;
 /** Sent behind one answer at most. */
 const MOST_AT_ONCE = 20;
 
-/** Puts a message about a closed job into the outbox, and says in a sentence what became of it. */
+/** What became of a message, and a sentence about it. */
+interface Put {
+  readonly kept: boolean;
+  readonly words: string;
+}
+const not = (words: string): Put => ({ kept: false, words });
+
+/** Puts a message about a closed job into the outbox; a reminder at most once a month, and to nobody who has come since. */
 export async function putInOutbox(
-  { tickets, clients, clientLinks, outbox, workshop, person }: OpenHouse,
+  open: OpenHouse,
   number: number,
   kind: MessageKind,
   { about, values }: About,
-): Promise<string> {
+): Promise<Put> {
+  const { tickets, clients, clientLinks, outbox, workshop, person } = open;
   const ticket = await tickets.get(number);
   const client = ticket && (await clients.get(ticket.clientId));
   if (!ticket?.record || !ticket.closedAt || !client)
-    return 'There is no closed job to write about.';
+    return not('There is no closed job to write about.');
   if (client.mayWrite !== 'yes')
-    return `${client.name} has not said that they may be written to: ask, and mark it under the client.`;
+    return not(
+      `${client.name} has not said that they may be written to: ask, and mark it under the client.`,
+    );
   const toAddress = mailAddressIn(client.contact);
   if (!toAddress)
-    return `There is no mail address of ${client.name}: write it under how to reach them.`;
+    return not(`There is no mail address of ${client.name}: write it under how to reach them.`);
+  if (kind === 'due' && (await outbox.isOvertaken({ ticketId: ticket.id })))
+    return not('This racket came in again since: nobody is reminded of a bed that is out.');
   const address = await ourAddress();
   const page = clientPage(address, await clientLinks.ensure(ticket.racketId));
   const strung = dayAt(ticket.closedAt, workshop.timeZone);
@@ -60,23 +72,33 @@ export async function putInOutbox(
       workshop.locale,
     ).replace(/^./, (letter) => letter.toUpperCase()),
     strung: formatDay(strung),
-    due: formatDay(bedToday(ticket.record, strung, strung, houseAgeing(workshop)).due.day),
+    due: formatDay(
+      bedToday(ticket.record, strung, strung, {
+        ...houseAgeing(workshop),
+        playsAWeek: client.talk?.playsAWeek ?? null,
+      }).due.day,
+    ),
     ...values,
   };
   const { subject, text } = (workshop.templates ?? USUAL_TEMPLATES)[kind];
-  const kept = await outbox.add(person.id, {
+  const letter = {
     id: randomUUID(),
     clientId: client.id,
     ticketId: ticket.id,
-    kind,
-    about,
     toAddress,
     subject: fillTemplate(subject, all),
     text: `${fillTemplate(text, all)}\n\n--\nNo more messages: ${page}/no-more\n`,
-  });
-  return kept === 'kept'
-    ? `A message to ${toAddress} is in the outbox.`
-    : 'This was written to them already, and goes out once only.';
+  };
+  const kept =
+    kind === 'due'
+      ? await open.together((records) => records.outbox.addReminder(person.id, letter, new Date()))
+      : await outbox.add(person.id, { ...letter, kind, about });
+  if (kept === 'kept') return { kept: true, words: `A message to ${toAddress} is in the outbox.` };
+  return not(
+    kind === 'due'
+      ? `${client.name} was reminded within the last month: once a month is enough.`
+      : 'This was written to them already, and goes out once only.',
+  );
 }
 
 /** Hands one message to the mail server. */
@@ -107,6 +129,10 @@ async function sendWaiting({ outbox, together, workshop }: OpenWorkshop): Promis
   for (let i = 0; i < MOST_AT_ONCE; i++) {
     const letter = await together((records) => records.outbox.hold(new Date()));
     if (!letter) return;
+    if (letter.kind === 'due' && (await outbox.isOvertaken(letter))) {
+      await outbox.drop(letter.id, 'They came meanwhile.');
+      continue;
+    }
     try {
       await deliver(letter, workshop.name);
       await outbox.sent(letter.id);

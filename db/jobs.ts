@@ -46,6 +46,7 @@ export interface LatestJob {
   readonly client: string;
   /** What the client says now. */
   readonly playsAWeek: number | null;
+  readonly mayWrite: typeof clients.$inferSelect.mayWrite;
   readonly racket: string;
   readonly mark: string;
 }
@@ -221,6 +222,7 @@ export function jobsOf(db: Connection, workshopId: string) {
           clientId: clients.id,
           client: clients.name,
           playsAWeek: sql<number | null>`(${clients.talk} ->> 'playsAWeek')::double precision`,
+          mayWrite: clients.mayWrite,
           racket: sql<string>`coalesce(${frames.name}, ${rackets.label})`,
           mark: rackets.mark,
         })

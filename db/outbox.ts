@@ -1,7 +1,8 @@
-import { and, asc, desc, eq, isNull, lt, or, sql } from 'drizzle-orm';
+import { aliasedTable, and, asc, desc, eq, gt, isNull, lt, or, sql } from 'drizzle-orm';
 import type { MessageKind } from '@/core/papers/messages';
 import type { Connection } from './connection';
 import { outbox } from './papers-schema';
+import { holdWorkshop } from './saving';
 import { clients, tickets } from './schema';
 
 export type Letter = typeof outbox.$inferSelect;
@@ -20,6 +21,7 @@ export interface NewLetter {
 /** After so many tries nobody is written to by itself any more. */
 const MOST_TRIES = 5;
 const HELD_MS = 60_000;
+const MONTH_MS = 30 * 24 * 60 * 60 * 1000;
 
 /** The messages of one workshop to its clients, each once. */
 export function outboxOf(db: Connection, workshopId: string) {
@@ -33,6 +35,74 @@ export function outboxOf(db: Connection, workshopId: string) {
         .values({ ...letter, workshopId, personId })
         .onConflictDoNothing();
       return rowCount ? 'kept' : 'known';
+    },
+
+    /**
+     * A reminder, at most one a month to each client, whatever they own. Hold on: two servers that would write at once
+     * wait for each other here. Call it inside a transaction.
+     */
+    async addReminder(
+      personId: string | null,
+      letter: Omit<NewLetter, 'kind' | 'about'>,
+      now: Date,
+    ): Promise<'kept' | 'known'> {
+      await holdWorkshop(db, workshopId);
+      const known = await db.$count(
+        outbox,
+        and(
+          mine,
+          eq(outbox.clientId, letter.clientId),
+          eq(outbox.kind, 'due'),
+          gt(outbox.at, new Date(now.getTime() - MONTH_MS)),
+        ),
+      );
+      return known > 0
+        ? 'known'
+        : this.add(personId, { ...letter, kind: 'due', about: now.toISOString().slice(0, 10) });
+    },
+
+    /** When each client was last reminded, of those who were within a month. */
+    async remindedAt(now = new Date()): Promise<ReadonlyMap<string, Date>> {
+      const rows = await db
+        .select({ clientId: outbox.clientId, at: sql<Date>`max(${outbox.at})`.mapWith(outbox.at) })
+        .from(outbox)
+        .where(and(mine, eq(outbox.kind, 'due'), gt(outbox.at, new Date(now.getTime() - MONTH_MS))))
+        .groupBy(outbox.clientId);
+      return new Map(rows.map(({ clientId, at }) => [clientId, at]));
+    },
+
+    /** Whether the racket of a message came in after the job that it is about. */
+    async isOvertaken({ ticketId }: Pick<Letter, 'ticketId'>): Promise<boolean> {
+      const later = aliasedTable(tickets, 'later');
+      const [row] = await db
+        .select({ id: later.id })
+        .from(tickets)
+        .innerJoin(
+          later,
+          and(
+            eq(later.racketId, tickets.racketId),
+            gt(later.number, tickets.number),
+            isNull(later.withdrawnAt),
+            isNull(later.removedAt),
+          ),
+        )
+        .where(and(eq(tickets.workshopId, workshopId), eq(tickets.id, ticketId)))
+        .limit(1);
+      return row !== undefined;
+    },
+
+    /** What reminders of the last year brought: how many went out, and how many rackets came within a month of one. */
+    async broughtByReminders(): Promise<{ readonly sent: number; readonly came: number }> {
+      const [row] = await db
+        .select({
+          sent: sql<number>`count(*)::int`,
+          came: sql<number>`(count(*) filter (where exists (select 1 from ${tickets} later join ${tickets} about on about.id = ${outbox.ticketId} where later.racket_id = about.racket_id and later.removed_at is null and later.taken_in > ${outbox.sentAt} and later.taken_in < ${outbox.sentAt} + interval '30 days')))::int`,
+        })
+        .from(outbox)
+        .where(
+          and(mine, eq(outbox.kind, 'due'), sql`${outbox.sentAt} > now() - interval '1 year'`),
+        );
+      return row ?? { sent: 0, came: 0 };
     },
 
     /** The next message that waits, held for a minute for whoever sends it; undefined when none does. */
@@ -88,10 +158,10 @@ export function outboxOf(db: Connection, workshopId: string) {
     },
 
     /** Not to be sent after all. */
-    async drop(id: string): Promise<void> {
+    async drop(id: string, why = 'Taken out of the outbox.'): Promise<void> {
       await db
         .update(outbox)
-        .set({ given: true, failure: 'Taken out of the outbox.', heldUntil: null })
+        .set({ given: true, failure: why, heldUntil: null })
         .where(and(one(id), isNull(outbox.sentAt)));
     },
 

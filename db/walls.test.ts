@@ -10,6 +10,7 @@ import { openDatabase, type Database, type OpenDatabase } from './connection';
 import * as doors from './doors-schema';
 import { foundOf } from './found';
 import * as day from './day-schema';
+import * as ageing from './ageing-schema';
 import * as tournament from './event-schema';
 import * as earlier from './earlier-schema';
 import * as papers from './papers-schema';
@@ -43,6 +44,7 @@ const OWNED = [
   earlier.earlierJobs,
   day.benches,
   day.arrangements,
+  ageing.bedReadings,
   tournament.events,
   tournament.eventPlayers,
   tournament.eventRackets,
@@ -183,6 +185,13 @@ async function wholeWorkshop() {
     hours: { week: USUAL_WEEK, others: {} },
   });
   await shop.benches.setHereFrom(ticket.id, '2029-12-31T10:00');
+  await shop.readings.add(randomUUID(), ticket.id, personId, {
+    takenOn: '2026-11-20T10:00',
+    kind: 'tap',
+    value: 540,
+    massG: null,
+    unit: '',
+  });
   const [eventId, playerId] = [randomUUID(), randomUUID()];
   await shop.events.add(
     {

@@ -23,6 +23,7 @@ import { paymentsOf } from './payments';
 import { photosOf } from './photos';
 import { priceListOf } from './price-list';
 import { racketsOf } from './rackets';
+import { readingsOf } from './readings';
 import { missed, type Saved } from './saving';
 import { members, workshops } from './schema';
 import { shelfOf } from './shelf';
@@ -64,6 +65,7 @@ export function recordsOf(db: Connection, workshopId: string) {
     photos: photosOf(db, workshopId),
     priceList: priceListOf(db, workshopId),
     rackets: racketsOf(db, workshopId),
+    readings: readingsOf(db, workshopId),
     shelf: shelfOf(db, workshopId),
     strings: stringsOf(db, workshopId),
     tickets: ticketsOf(db, workshopId),

@@ -5,19 +5,8 @@ import { join } from 'node:path';
 import { expect, test, type Page } from '@playwright/test';
 import sharp from 'sharp';
 import { awake, cutAndHandOver, fact, own, sentence, setUp, takeIn, ticketNumber } from './bench';
+import { mailTo } from './mail';
 import { strangerIn } from './people';
-
-const DESK = `http://127.0.0.1:${process.env.ORTHOTENS_DESK_PORT ?? '3750'}`;
-
-interface Mail {
-  readonly to: readonly string[];
-  readonly subject: string;
-  readonly text: string;
-}
-const mailTo = async (address: string): Promise<readonly Mail[]> =>
-  ((await (await fetch(`${DESK}/mail.json`)).json()) as Mail[]).filter(({ to }) =>
-    to.includes(address),
-  );
 
 /** A file that somebody chooses. */
 function fileOf(name: string, data: Buffer | string): string {

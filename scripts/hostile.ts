@@ -3,6 +3,7 @@
  * all of them must be answered, none with a fault of the server.
  */
 import { NOTHING_BOUGHT } from '@/app/(house)/shelf/shelf-entry';
+import { NO_READING } from '@/app/(house)/rackets/[id]/ageing/reading-entry';
 import { newEvent } from '@/app/(house)/events/event-entry';
 import { NEW_PLAYER, playerEntryOf } from '@/app/(house)/events/[id]/players/player-entry';
 import { NEW_BENCH } from '@/app/(house)/workshop/benches/bench-entry';
@@ -156,6 +157,8 @@ const PATHS = [
   '/jobs/#/bed',
   '/frames/@/bed',
   '/workshop/benches/@',
+  '/rackets/@/ageing',
+  '/c/@/calendar',
   '/events/@',
   '/events/@/board',
   '/events/@/account?day=@',
@@ -323,6 +326,12 @@ export function argumentsOf(
     setHereFrom: [number(), 'fri'],
     addBench: [FORGED, { ...NEW_BENCH, mon: 'Hostile' }],
     changeBench: [id(), version, { ...NEW_BENCH, mon: 'Hostile' }],
+    addReading: [FORGED, number(), NO_READING],
+    removeReading: [FORGED],
+    remind: [999_999],
+    // Nobody is reminded by a test: it takes nothing.
+    remindAll: ['Hostile'],
+    sayPlays: ['Hostile', '2'],
     takeTicket: [number(), '', false],
     letTicketGo: [number()],
     addEvent: [FORGED, { ...newEvent([], 1800, 'EUR'), name: 'Hostile', days: 'Hostile' }],

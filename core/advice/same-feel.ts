@@ -39,10 +39,20 @@ const PRESS: Record<Sport, Press> = {
 /** What is left of a pull by the first ball. Common practice, no source: 5 to 10 % are lost, 55 lb are about 50. */
 const SETTLED_SHARE = 0.9;
 
-/** The net of a bed, mains and crosses at the tensions of a ticket as they settle. */
-export function netOf(bed: Bed, { mainN, crossN }: Pulls, { mains, crosses }: BedStrings): Net {
+/**
+ * The net of a bed, mains and crosses at the tensions of a ticket as they settle, or at another share of them.
+ *
+ * @example
+ * netOf(usual.bed, usual.tension, usual.strung).mains.length // 16
+ */
+export function netOf(
+  bed: Bed,
+  { mainN, crossN }: Pulls,
+  { mains, crosses }: BedStrings,
+  share = SETTLED_SHARE,
+): Net {
   const of = (pullN: Newtons, { family, gaugeMm }: StretchOf) => ({
-    tensionN: pullN * SETTLED_SHARE,
+    tensionN: pullN * share,
     eaN: stringStiffnessN(family, gaugeMm),
   });
   const [main, cross] = [of(mainN, mains), of(crossN, crosses)];

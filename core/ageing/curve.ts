@@ -133,10 +133,31 @@ const HIGH = 0.9;
  * @example
  * bandAt(USUAL_RATE, 0).middle // 0
  */
-export function bandAt(rate: Rate, usual: number): Band {
-  const at = (share: number) => Math.min(1, rateAt(rate, share) * usual);
-  return { low: at(LOW), middle: at(0.5), high: at(HIGH) };
-}
+export const bandAt = (rate: Rate, usual: number): Band => bandOf(ratesOf(rate), usual);
+
+/**
+ * The rates themselves, as a band of 80 %.
+ *
+ * @example
+ * ratesOf(USUAL_RATE).middle.toFixed(3) // '1.000'
+ */
+export const ratesOf = (rate: Rate): Band => ({
+  low: rateAt(rate, LOW),
+  middle: rateAt(rate, 0.5),
+  high: rateAt(rate, HIGH),
+});
+
+/**
+ * The same as `bandAt` where the rates are known already.
+ *
+ * @example
+ * bandOf({ low: 0.5, middle: 1, high: 2 }, 0.2) // { low: 0.1, middle: 0.2, high: 0.4 }
+ */
+export const bandOf = ({ low, middle, high }: Band, usual: number): Band => ({
+  low: Math.min(1, low * usual),
+  middle: Math.min(1, middle * usual),
+  high: Math.min(1, high * usual),
+});
 
 /**
  * Between what a reading with such a noise lies in four of five cases: wider than the band of the tension itself.

@@ -1,7 +1,7 @@
 /** Until when a bed does what its client came for. */
 import { HOURS_A_PLAY, playingHours } from '../advice/character';
 import type { Talk } from '../advice/talk';
-import { bandAt, type Band, type Rate } from './curve';
+import { ratesOf, type Band, type Rate } from './curve';
 import { usualLoss, USUAL_PLAY, type AgeingBed, type Played } from './loss';
 
 const DAYS_A_WEEK = 7;
@@ -20,6 +20,12 @@ export type Playing = Omit<Played, 'hours'> & {
   readonly playsAWeek: number | null;
 };
 
+/**
+ * Hours on court in so many days, at so many plays a week.
+ *
+ * @example
+ * hoursAfter(14, 2) // 6
+ */
 export const hoursAfter = (days: number, playsAWeek: number | null): number =>
   (days / DAYS_A_WEEK) * (playsAWeek ?? 0) * HOURS_A_PLAY;
 
@@ -47,7 +53,12 @@ export function lifeLoss(bed: AgeingBed, talk: Talk): number {
   return lost * (talk.wants.includes('control') ? CONTROL : 1) * (sore ? ARM : 1);
 }
 
-/** The loss of a bed some days after stringing, at what its client plays. */
+/**
+ * The loss of a bed some days after stringing, at what its client plays.
+ *
+ * @example
+ * lossOn({ sport: 'tennis', mains: usual.strung.mains, crosses: usual.strung.crosses, preStretched: false, pull: 'constant pull' }, 0, { playsAWeek: 2, swing: 'medium', spin: false, heat: 'usual' }) // 0
+ */
 export const lossOn = (bed: AgeingBed, days: number, { playsAWeek, ...how }: Playing): number =>
   usualLoss(bed, days, { ...how, hours: hoursAfter(days, playsAWeek) });
 
@@ -59,14 +70,16 @@ export const lossOn = (bed: AgeingBed, days: number, { playsAWeek, ...how }: Pla
  * lifeDays({ sport: 'tennis', mains: usual.strung.mains, crosses: usual.strung.crosses, preStretched: false, pull: 'constant pull' }, { playsAWeek: 2, swing: 'medium', spin: false, heat: 'usual' }, 0.3, { weights: [1], from: 0 }).high <= 182 // true
  */
 export function lifeDays(bed: AgeingBed, playing: Playing, ends: number, rate: Rate): Band {
-  const firstDay = (lost: (band: Band) => number): number => {
-    let day = SHORTEST_DAYS;
-    while (day < LONGEST_DAYS && lost(bandAt(rate, lossOn(bed, day, playing))) < ends) day++;
-    return day;
+  // A bed never gains: the first day is found by halving.
+  const firstDay = (by: number): number => {
+    let [from, to] = [SHORTEST_DAYS, LONGEST_DAYS];
+    while (from < to) {
+      const day = Math.floor((from + to) / 2);
+      if (by * lossOn(bed, day, playing) < ends) from = day + 1;
+      else to = day;
+    }
+    return from;
   };
-  return {
-    low: firstDay(({ high }) => high),
-    middle: firstDay(({ middle }) => middle),
-    high: firstDay(({ low }) => low),
-  };
+  const { low, middle, high } = ratesOf(rate);
+  return { low: firstDay(high), middle: firstDay(middle), high: firstDay(low) };
 }

@@ -3,6 +3,9 @@
  * the smallest ω² of K·u = ω²·M·u, found by turning the inverse again and again.
  */
 import { linksOf, meshOf, type Net, type NetString } from '../advice/net';
+import { netOf, type BedStrings } from '../advice/same-feel';
+import type { Bed } from '../frame/bed';
+import type { Pulls } from '../measure/units';
 import { addTo, bandedMatrix, solveBanded } from '../maths/banded';
 import type { Family } from '../terms/family';
 
@@ -103,6 +106,28 @@ export function lowestPitch(net: Net, masses: StringMasses): number | undefined 
     squared = found;
   }
   return Math.sqrt(squared) / (2 * Math.PI);
+}
+
+/** A string with its mass, where it was weighed. */
+type Massed = BedStrings['mains'] & { readonly massGPerM?: number | null };
+
+/**
+ * The pitch of a bed at the tensions that were set, Hz, as its net has it; undefined where it has no crossing.
+ *
+ * @example
+ * Math.round(setPitch(usual.bed, usual.tension, usual.strung) / 100) // 7
+ */
+export function setPitch(
+  bed: Bed,
+  pulls: Pulls,
+  strings: { readonly mains: Massed; readonly crosses: Massed },
+): number | undefined {
+  const grams = ({ family, gaugeMm, massGPerM }: Massed) =>
+    massGPerM ?? gramsAMetre(family, gaugeMm);
+  return lowestPitch(netOf(bed, pulls, strings, 1), {
+    mainsGPerM: grams(strings.mains),
+    crossesGPerM: grams(strings.crosses),
+  });
 }
 
 /**

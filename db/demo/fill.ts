@@ -39,6 +39,7 @@ import {
 } from '../schema';
 import { demoBench } from './bench';
 import { chanceFrom, type Chance } from '@/core/maths/chance';
+import { fillReadings } from './ageing';
 import { fillEvent } from './event';
 import { demoConsent, DEMO_LETTERHEAD, DEMO_PRICES, fillMoney, isPriced } from './money';
 import { DEMO_PEOPLE } from './people';
@@ -201,6 +202,7 @@ async function fill(db: Connection, workshopId: string, today: Date): Promise<vo
   });
   for (let i = 0; i < closed.length; i += 100)
     await db.insert(tickets).values(closed.slice(i, i + 100));
+  await fillReadings(db, workshopId, closed, clientRows, owned, today, TIME_ZONE);
   await workAs(db, 'maud');
   await fillMoney(
     db,

@@ -2,6 +2,7 @@ import type { Metadata } from 'next';
 import { openFor } from '@/app/identity/at-work';
 import { sendSoon } from '@/app/outbox';
 import { formatWall, wallTime } from '@/core/measure/promised-time';
+import { countWords } from '@/core/terms/count-words';
 import { RowLink, Table } from '@/ui/list-page';
 import { Press } from '@/ui/press';
 import { dropLetter, retryLetter } from './actions';
@@ -16,10 +17,21 @@ export default async function OutboxPage() {
   const { outbox, workshop } = open;
   sendSoon(open);
   const now = wallTime(new Date(), workshop.timeZone);
-  const letters = await outbox.latest(LATEST);
+  const [letters, brought] = await Promise.all([
+    outbox.latest(LATEST),
+    outbox.broughtByReminders(),
+  ]);
   return (
     <main className="px-6 py-6">
-      <h1 className="figure mb-4 text-4xl">Outbox</h1>
+      <div className="mb-4 flex flex-wrap items-baseline gap-x-6">
+        <h1 className="figure text-4xl">Outbox</h1>
+        {brought.sent > 0 && (
+          <p className="label">
+            Of {countWords(brought.sent, 'reminder')} in a year {brought.came} brought the racket
+            within a month.
+          </p>
+        )}
+      </div>
       <Table
         head={['Made', 'About', 'To', 'Subject', 'What became of it', '']}
         empty="No message was written yet. They are written from a closed job, to clients who said that they may be."

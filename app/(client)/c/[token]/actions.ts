@@ -3,6 +3,7 @@
 import { z } from 'zod';
 import { openLink } from '@/app/client-page-at';
 import { linkToken } from '@/db/client-links';
+import { SILENT } from '@/core/advice/talk';
 import { textIn } from '@/core/measure/reading';
 
 const token = z.string().regex(linkToken);
@@ -18,6 +19,27 @@ export async function bringAgain(typed: string, text: string): Promise<string> {
   const { work, racketId } = await openLink(read.data);
   await work(({ clientLinks }) => clientLinks.wish(racketId, said.data));
   return 'Thank you. The workshop sees it at the counter.';
+}
+
+const FEWEST = 0;
+const MOST = 14;
+
+/** How often they play, as they say it themselves: their curve goes by it, and the next advice. */
+export async function sayPlays(typed: string, text: string): Promise<string> {
+  const read = token.safeParse(typed);
+  const said = words.safeParse(text);
+  if (!read.success || !said.success) return NO_LINK;
+  const plays = Number(said.data.replace(',', '.'));
+  if (said.data === '' || !(plays > FEWEST && plays <= MOST))
+    return `So many times a week cannot be: write a number up to ${MOST}, such as 2 or 0.5.`;
+  const { work, racketId } = await openLink(read.data);
+  await work(async ({ rackets, clients }) => {
+    const racket = await rackets.get(racketId);
+    const client = racket && (await clients.get(racket.clientId));
+    if (client)
+      await clients.remember(client.id, { ...(client.talk ?? SILENT), playsAWeek: plays });
+  });
+  return 'Thank you. The curve goes by it.';
 }
 
 /** The way out of all messages. */

@@ -2,12 +2,18 @@ import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { openLink } from '@/app/client-page-at';
 import { dayAt, formatDay, formatWall, wallTime } from '@/core/measure/promised-time';
+import { differenceInCalendarDays, parseISO } from 'date-fns';
+import { ageingOf } from '@/app/ageing-of';
+import { hoursAfter } from '@/core/ageing/life';
+import { countWords } from '@/core/terms/count-words';
+import { AgeingChart } from '@/ui/ageing-chart';
+import { lossWords } from '@/core/ageing/bed-today';
 import { houseAgeing } from '@/app/house-ageing';
-import { bedToday, lossWords } from '@/core/ageing/bed-today';
 import { slipOf } from '@/core/papers/slip';
 import { Fact, Facts } from '@/ui/facts';
 import { BringAgain } from './bring-again';
-import { bringAgain } from './actions';
+import { bringAgain, sayPlays } from './actions';
+import { Plays } from './plays';
 
 export const dynamic = 'force-dynamic';
 
@@ -22,14 +28,16 @@ export const metadata: Metadata = {
 export default async function ClientPage({ params }: PageProps<'/c/[token]'>) {
   const { token } = await params;
   const { work, racketId } = await openLink(token);
-  const { workshop, racket, client, history, wish } = await work(async (records) => {
+  const { workshop, racket, client, history, wish, ageing } = await work(async (records) => {
     const known = await records.rackets.get(racketId);
+    const shop = await records.shopOfLink();
     return {
-      workshop: await records.shopOfLink(),
+      workshop: shop,
       racket: known,
       client: known && (await records.clients.get(known.clientId)),
       history: await records.tickets.lastOfRacket(racketId, 2),
       wish: await records.clientLinks.hasWish(racketId),
+      ageing: known && (await ageingOf(records, shop, known, dayAt(new Date(), shop.timeZone))),
     };
   });
   if (!racket || racket.removedAt) notFound();
@@ -46,15 +54,13 @@ export default async function ClientPage({ params }: PageProps<'/c/[token]'>) {
           day: strung,
           unit,
           record: last.record,
+          known: houseAgeing(workshop),
         })
       : undefined;
-  const bed =
-    last?.record && strung
-      ? bedToday(last.record, strung, now.slice(0, 10), {
-          ...houseAgeing(workshop),
-          playsAWeek: client?.talk?.playsAWeek ?? null,
-        })
-      : undefined;
+  const bed = ageing?.today;
+  const hoursLeft = bed?.playsAWeek
+    ? Math.max(0, hoursAfter(bed.life.middle - bed.days, bed.playsAWeek))
+    : undefined;
   return (
     <>
       <header className="border-edge mb-5 border-b pb-3">
@@ -88,7 +94,14 @@ export default async function ClientPage({ params }: PageProps<'/c/[token]'>) {
                 {string}
               </Fact>
             ))}
-            <Fact name="By now" note="as strings of this kind do; only measuring knows it of yours">
+            <Fact
+              name="By now"
+              note={
+                ageing && ageing.from > 0
+                  ? `with ${countWords(ageing.from, 'measurement')} of yours in it`
+                  : 'as strings of this kind do; only measuring knows it of yours'
+              }
+            >
               it has lost about {lossWords(bed.loss)} of its tension
             </Fact>
             <Fact
@@ -101,6 +114,39 @@ export default async function ClientPage({ params }: PageProps<'/c/[token]'>) {
               {bed.isDue ? <span className="text-warn">now</span> : formatDay(bed.due.day)}
             </Fact>
           </Facts>
+          {ageing && (
+            <div className="mt-4">
+              <AgeingChart
+                curve={ageing.curve}
+                setN={(ageing.record.setup.mainN + ageing.record.setup.crossN) / 2}
+                unit={unit}
+                today={bed.days}
+                due={differenceInCalendarDays(parseISO(bed.due.day), parseISO(ageing.strungDay))}
+                ends={bed.ends}
+                measured={ageing.readings.map(({ takenOn }) =>
+                  differenceInCalendarDays(
+                    parseISO(takenOn.slice(0, 10)),
+                    parseISO(ageing.strungDay),
+                  ),
+                )}
+              />
+              <p className="mt-2">
+                {hoursLeft === undefined
+                  ? 'It only lies, as far as we know.'
+                  : hoursLeft === 0
+                    ? 'Its hours are played.'
+                    : `About ${Math.round(hoursLeft)} hours of play are left.`}{' '}
+                <a href={`/c/${token}/calendar`} download className="underline">
+                  The day for your calendar
+                </a>
+              </p>
+            </div>
+          )}
+          <Plays
+            key={bed.playsAWeek ?? ''}
+            plays={bed.playsAWeek === null ? '' : String(bed.playsAWeek)}
+            send={sayPlays.bind(null, token)}
+          />
           <p className="label mt-3">
             A string loses 5 to 10 % before the first ball: judge it after an hour of play.
           </p>

@@ -76,9 +76,9 @@ export const writeToClient = action(
   (sentence) => sentence,
   [ticketNumber, z.enum(MESSAGE_KINDS).exclude(['receipt'])],
   async (open, number, kind): Promise<string> => {
-    const put = await putInOutbox(open, number, kind, { about: '', values: {} });
+    const { words } = await putInOutbox(open, number, kind, { about: '', values: {} });
     sendSoon(open);
-    return put;
+    return words;
   },
 );
 

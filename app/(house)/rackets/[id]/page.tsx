@@ -4,7 +4,7 @@ import { Link } from '@/ui/link';
 import { notFound } from 'next/navigation';
 import { cache } from 'react';
 import { routeId } from '@/app/route-id';
-import { dayAt, formatDay, formatWall, wallTime } from '@/core/measure/promised-time';
+import { formatDay, formatWall, wallTime } from '@/core/measure/promised-time';
 import { SILENT, talkWords } from '@/core/advice/talk';
 import { HistoryChart } from '@/ui/history-chart';
 import { RowLink, Table } from '@/ui/list-page';
@@ -13,8 +13,9 @@ import { RemoveButton } from '@/ui/remove-button';
 import { RemovedNotice } from '@/ui/removed-notice';
 import { PhotoPanel } from '@/app/(house)/tickets/[number]/inspect/photo-panel';
 import { nearClients } from '@/app/(house)/clients/actions';
-import { houseAgeing } from '@/app/house-ageing';
-import { bedToday, lossWords } from '@/core/ageing/bed-today';
+import { racketAgeing } from '@/app/racket-ageing';
+import { COME_BACK_WORDS } from '@/core/ageing/comes-back';
+import { lossWords } from '@/core/ageing/bed-today';
 import { formatMoney } from '@/core/measure/money';
 import { Fact, Facts } from '@/ui/facts';
 import { changeRacket, giveRacket, removeRacket, restoreRacket } from '../actions';
@@ -37,7 +38,8 @@ export async function generateMetadata({ params }: PageProps<'/rackets/[id]'>): 
 
 export default async function RacketPage({ params }: PageProps<'/rackets/[id]'>) {
   const id = routeId((await params).id);
-  const { workshop, clients, frames, tickets, photos, brought, racket, role } = await racketAt(id);
+  const { workshop, clients, frames, tickets, readings, photos, brought, racket, role } =
+    await racketAt(id);
   if (!racket) notFound();
   const history = await tickets.ofRacket(id);
   const [client, frame] = await Promise.all([
@@ -51,13 +53,14 @@ export default async function RacketPage({ params }: PageProps<'/rackets/[id]'>)
   const latest = history.find((ticket) => ticket.record);
   const [pictures, before] = await Promise.all([photos.ofRacket(id), brought.earlierOf(id)]);
   const now = wallTime(new Date(), workshop.timeZone);
-  const bed =
-    latest?.record &&
-    latest.closedAt &&
-    bedToday(latest.record, dayAt(latest.closedAt, workshop.timeZone), now.slice(0, 10), {
-      ...houseAgeing(workshop),
-      playsAWeek: client?.talk?.playsAWeek ?? null,
-    });
+  const bed = racketAgeing({
+    workshop,
+    history,
+    readings: await readings.ofTickets(history.map((ticket) => ticket.id)),
+    spec: frame?.spec,
+    playsAWeek: client?.talk?.playsAWeek ?? null,
+    today: now.slice(0, 10),
+  })?.today;
   const spent = history.reduce(
     (sum, { record, toPayMinor, labourMinor, stringMinor }) =>
       record ? sum + (toPayMinor ?? (labourMinor ?? 0) + (stringMinor ?? 0)) : sum,
@@ -138,6 +141,11 @@ export default async function RacketPage({ params }: PageProps<'/rackets/[id]'>)
               </Link>
             </>
           )}
+          {bed && (
+            <Link href={`/rackets/${id}/ageing`} className="underline">
+              How it ages
+            </Link>
+          )}
           {racket.frameId && may(role, 'set up') && (
             <Link href={`/same-feel?racket=${id}`} className="underline">
               Same feel on another racket
@@ -149,7 +157,9 @@ export default async function RacketPage({ params }: PageProps<'/rackets/[id]'>)
             <Fact name="Age of the strings" note={`should have lost ${lossWords(bed.loss)} by now`}>
               {bed.days} days
             </Fact>
-            <Fact name="Due again">{formatDay(bed.due.day)}</Fact>
+            <Fact name="Due again" note={COME_BACK_WORDS[bed.due.by]}>
+              {formatDay(bed.due.day)}
+            </Fact>
             <Fact name="Strung here">
               {history.filter(({ record }) => record).length} times,{' '}
               {formatMoney(spent, workshop.currency, workshop.locale)} in all

@@ -1,0 +1,71 @@
+import { COME_BACK_WORDS } from '@/core/ageing/comes-back';
+import { may, type Role } from '@/core/house/policy';
+import { formatDay } from '@/core/measure/promised-time';
+import { countWords } from '@/core/terms/count-words';
+import { dayAt } from '@/core/measure/promised-time';
+import { RowLink, Table } from '@/ui/list-page';
+import { Press } from '@/ui/press';
+import { remind, remindAll } from './actions';
+import type { DueBed } from './due-list';
+
+interface DueSectionProps {
+  readonly beds: readonly DueBed[];
+  readonly workshop: { readonly id: string; readonly timeZone: string };
+  readonly role: Role;
+}
+
+const SHOWN = 12;
+
+/** Whose strings are due, and a word to them. */
+export function DueSection({ beds, workshop, role }: DueSectionProps) {
+  if (beds.length === 0) return null;
+  const writes = may(role, 'write to clients');
+  const now = beds.filter(({ isDue }) => isDue).length;
+  return (
+    <section className="mt-8" aria-label="Due again">
+      <div className="mb-1 flex flex-wrap items-baseline gap-x-6">
+        <h2 className="figure text-2xl">Due again</h2>
+        <p className="label grow">
+          {countWords(now, 'racket')} by now, {beds.length - now} within a fortnight
+          {beds.length > SHOWN && `; the first ${SHOWN}`}
+        </p>
+        {writes && now > 0 && (
+          <Press action="Remind all who are due" press={remindAll.bind(null, workshop.id)} />
+        )}
+      </div>
+      <Table
+        head={['Due', 'Client', 'Racket', 'Strung', 'Why', '']}
+        empty=""
+        rows={beds.slice(0, SHOWN).map((bed) => ({
+          key: bed.racketId,
+          cells: [
+            <span key="due" className={bed.isDue ? 'font-semibold' : undefined}>
+              {bed.isDue && 'since '}
+              {formatDay(bed.due.day)}
+            </span>,
+            bed.client,
+            <RowLink key="racket" href={`/rackets/${bed.racketId}/ageing`}>
+              {bed.racket}
+              {bed.mark && `, ${bed.mark}`}
+            </RowLink>,
+            formatDay(bed.strungDay),
+            COME_BACK_WORDS[bed.due.by],
+            writes && (
+              <span key="remind">
+                {bed.remindedAt ? (
+                  <span className="label">
+                    reminded {formatDay(dayAt(bed.remindedAt, workshop.timeZone))}
+                  </span>
+                ) : bed.mayWrite ? (
+                  <Press action="Remind" press={remind.bind(null, workshop.id, bed.number)} />
+                ) : (
+                  <span className="label">has not agreed to messages</span>
+                )}
+              </span>
+            ),
+          ],
+        }))}
+      />
+    </section>
+  );
+}

@@ -1,0 +1,33 @@
+'use server';
+
+import { action, entryOf, rowId, ticketNumber } from '@/app/action';
+import { misread, refused, said } from '@/app/answers';
+import { dayAt, wallTime } from '@/core/measure/promised-time';
+import type { FormAnswer } from '@/ui/form/result';
+import { readingSchema, type ReadingEntry } from './reading-entry';
+
+/** Keeps what was measured of the bed that a job strung. */
+export const addReading = action(
+  'take in',
+  refused,
+  [rowId, ticketNumber, entryOf<ReadingEntry>()],
+  async ({ tickets, readings, workshop, person }, id, number, typed): Promise<FormAnswer> => {
+    const ticket = await tickets.get(number);
+    if (!ticket?.closedAt)
+      return refused('That job is not closed: there is no bed of it to be measured.');
+    const { timeZone, tensionUnit } = workshop;
+    const read = readingSchema(
+      tensionUnit,
+      dayAt(ticket.closedAt, timeZone),
+      wallTime(new Date(), timeZone),
+    ).safeParse(typed);
+    if (!read.success) return misread(read.error);
+    await readings.add(id, ticket.id, person.id, read.data);
+    return { ok: true };
+  },
+);
+
+/** It was another racket, or a slip: the reading says nothing any more. */
+export const removeReading = action('take in', said, [rowId], async ({ readings }, id) => {
+  await readings.setRemoved(id, true);
+});

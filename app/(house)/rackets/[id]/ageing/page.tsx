@@ -1,0 +1,178 @@
+import { randomUUID } from 'node:crypto';
+import type { Metadata } from 'next';
+import { notFound } from 'next/navigation';
+import { differenceInCalendarDays, parseISO } from 'date-fns';
+import { openFor } from '@/app/identity/at-work';
+import { ageingOf } from '@/app/ageing-of';
+import { routeId } from '@/app/route-id';
+import { lossWords } from '@/core/ageing/bed-today';
+import { COME_BACK_WORDS } from '@/core/ageing/comes-back';
+import { formatDay, formatWall, wallTime } from '@/core/measure/promised-time';
+import { formatTension, formatTicket, inTensionUnit, type TensionUnit } from '@/core/measure/units';
+import { countWords } from '@/core/terms/count-words';
+import type { BedReading } from '@/db/readings';
+import { AgeingChart } from '@/ui/ageing-chart';
+import { Fact, Facts } from '@/ui/facts';
+import { Link } from '@/ui/link';
+import { Table } from '@/ui/list-page';
+import { Press } from '@/ui/press';
+import { addReading, removeReading } from './actions';
+import { ReadingForm } from './reading-form';
+import { TapPanel } from './tap-panel';
+
+export const metadata: Metadata = { title: 'How it ages' };
+
+/** `512.3 Hz`, `34 by a tester (units)`, `6.2 mm under 2000 g` */
+function readingWords({ kind, value, massG, unit }: BedReading, house: TensionUnit): string {
+  switch (kind) {
+    case 'tap':
+      return `${value.toFixed(1)} Hz, tapped`;
+    case 'tester':
+      return `${value} ${unit}, by a tester`;
+    case 'weight':
+      return `${value} mm under ${massG ?? 0} g`;
+    case 'spring scale':
+      return `${formatTension(value, house)}, by a spring scale`;
+  }
+}
+
+/** How the bed of a racket ages, what was measured of it, and when it comes back. */
+export default async function AgeingPage({ params }: PageProps<'/rackets/[id]/ageing'>) {
+  const id = routeId((await params).id);
+  const open = await openFor('take in');
+  const { workshop } = open;
+  const racket = await open.rackets.get(id);
+  if (!racket) notFound();
+  const now = wallTime(new Date(), workshop.timeZone);
+  const ageing = await ageingOf(open, workshop, racket, now.slice(0, 10));
+  const head = (
+    <div className="mb-4 flex flex-wrap items-baseline gap-x-6">
+      <h1 className="figure text-4xl">How it ages</h1>
+      <Link href={`/rackets/${id}`} className="underline">
+        {racket.frameName}
+        {racket.mark && `, ${racket.mark}`}
+      </Link>
+      <Link href={`/clients/${racket.clientId}`} className="underline">
+        {racket.clientName}
+      </Link>
+    </div>
+  );
+  if (!ageing)
+    return (
+      <main className="px-6 py-6">
+        {head}
+        <p>It was never strung here: there is no bed whose age is known.</p>
+      </main>
+    );
+  const { record, strungDay, today, narrowed, from, rough } = ageing;
+  const unit = record.setup.unit;
+  const setN = (record.setup.mainN + record.setup.crossN) / 2;
+  const daysOf = (day: string) =>
+    differenceInCalendarDays(parseISO(day.slice(0, 10)), parseISO(strungDay));
+  const figure = (lost: number) => inTensionUnit(setN * (1 - lost), unit, 0.1).toFixed(1);
+  const left = ({ low, high }: typeof today.loss) => `${figure(high)} to ${figure(low)} ${unit}`;
+  return (
+    <main className="px-6 py-6">
+      {head}
+      {racket.openNumber !== null && (
+        <p role="status" className="bg-sheet mb-4 px-3 py-2">
+          It is here on a ticket: when it is strung anew, a new curve begins.
+        </p>
+      )}
+      <div className="grid gap-10 lg:grid-cols-[1.5fr_1fr]">
+        <section aria-label="The curve">
+          <AgeingChart
+            curve={ageing.curve}
+            setN={setN}
+            unit={unit}
+            today={today.days}
+            due={daysOf(today.due.day)}
+            ends={today.ends}
+            measured={ageing.readings.map(({ takenOn }) => daysOf(takenOn))}
+          />
+          <p className="label mt-2 max-w-prose">
+            Four of five rackets lie in the band.{' '}
+            {from === 0
+              ? 'Nothing was measured of this one yet: it is the band of its kind.'
+              : `${countWords(from, 'reading')} of this racket made it ${Math.round(narrowed * 100)} % narrower than that of its kind.`}
+            {rough && ' The one tap was not calibrated just after stringing: it says it roughly.'}
+          </p>
+          <Facts className="mt-4">
+            <Fact name="Strung" note={`job ${ageing.number}, ${formatDay(strungDay)}`} figure>
+              {formatTicket(record.setup)}
+            </Fact>
+            <Fact name="Left by now" figure note={`it has lost ${lossWords(today.loss)}`}>
+              {left(today.loss)}
+            </Fact>
+            <Fact name="Due" figure note={COME_BACK_WORDS[today.due.by]}>
+              {today.isDue ? (
+                <span className="text-warn">since {formatDay(today.due.day)}</span>
+              ) : (
+                `in ${countWords(daysOf(today.due.day) - today.days, 'day')}, ${formatDay(today.due.day)}`
+              )}
+            </Fact>
+            <Fact name="Plays">
+              {today.playsAWeek ? `${today.playsAWeek} a week` : 'nobody said: it only lies'}
+            </Fact>
+          </Facts>
+          <h2 className="figure mt-6 mb-1 text-2xl">By each school</h2>
+          <Table
+            head={['School', 'Says']}
+            empty=""
+            rows={ageing.schools.map(({ school, day }) => ({
+              key: school,
+              cells: [
+                <span
+                  key="school"
+                  className={school === today.due.by ? 'font-semibold' : undefined}
+                >
+                  {school}
+                  {school === today.due.by && ', which decides'}
+                </span>,
+                day ? formatDay(day) : 'nothing of such a bed',
+              ],
+            }))}
+          />
+        </section>
+        <div className="flex flex-col gap-8">
+          <TapPanel
+            setHz={ageing.setHz}
+            keep={addReading.bind(null, workshop.id, randomUUID(), ageing.number)}
+            key={ageing.readings.length}
+          />
+          <section aria-label="Measured otherwise">
+            <h2 className="figure mb-2 text-2xl">Measured otherwise</h2>
+            <ReadingForm
+              key={ageing.readings.length}
+              name={`reading ${ageing.number} ${ageing.readings.length}`}
+              unit={workshop.tensionUnit}
+              strungDay={strungDay}
+              now={now}
+              save={addReading.bind(null, workshop.id, randomUUID(), ageing.number)}
+            />
+          </section>
+          <section aria-label="Readings">
+            <h2 className="figure mb-1 text-2xl">Readings</h2>
+            <Table
+              head={['When', 'What', 'Who', '']}
+              empty="None yet. One just after stringing makes all later ones exact."
+              rows={ageing.readings.toReversed().map((reading) => ({
+                key: reading.id,
+                cells: [
+                  formatWall(reading.takenOn, now),
+                  readingWords(reading, workshop.tensionUnit),
+                  reading.who,
+                  <Press
+                    key="back"
+                    action="Take back"
+                    press={removeReading.bind(null, workshop.id, reading.id)}
+                  />,
+                ],
+              }))}
+            />
+          </section>
+        </div>
+      </div>
+    </main>
+  );
+}

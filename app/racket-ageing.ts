@@ -1,0 +1,108 @@
+/** How a racket’s bed ages, from the records: its own readings, its client’s plays, the house’s school. */
+import { bedToday, ageingBed, playingOf, type BedToday } from '@/core/ageing/bed-today';
+import { SCHOOLS, schoolDay, type ComeBackSchool } from '@/core/ageing/comes-back';
+import { bandOf, narrowedBy, ratesOf, type Band } from '@/core/ageing/curve';
+import { LONGEST_DAYS, lossOn } from '@/core/ageing/life';
+import { setPitch } from '@/core/ageing/net-pitch';
+import { racketRate, type MeasuredJob } from '@/core/ageing/racket-rate';
+import { SILENT } from '@/core/advice/talk';
+import { studyFrame } from '@/core/frame/bed';
+import type { FrameSpec } from '@/core/frame/frame';
+import type { HouseRules } from '@/core/house/house-rules';
+import { dayAt } from '@/core/measure/promised-time';
+import type { JobRecord } from '@/core/record/record';
+import type { BedReading } from '@/db/readings';
+import type { ListedTicket } from '@/db/tickets';
+import { houseAgeing } from './house-ageing';
+
+export interface CurvePoint extends Band {
+  readonly day: number;
+}
+
+export interface RacketAgeing {
+  readonly number: number;
+  readonly record: JobRecord;
+  readonly strungDay: string;
+  readonly today: BedToday;
+  /** How much narrower than of its kind, and on how many readings that rests. */
+  readonly narrowed: number;
+  readonly from: number;
+  readonly rough: boolean;
+  /** The loss day by day, as a band. */
+  readonly curve: readonly CurvePoint[];
+  /** What a tap should be at the tension that was set, Hz. */
+  readonly setHz: number | undefined;
+  readonly readings: readonly BedReading[];
+  /** What each school would say. */
+  readonly schools: readonly {
+    readonly school: ComeBackSchool;
+    readonly day: string | undefined;
+  }[];
+}
+
+interface Sources {
+  readonly workshop: { readonly timeZone: string; readonly houseRules: HouseRules | null };
+  /** The racket’s tickets, the latest first. */
+  readonly history: readonly ListedTicket[];
+  readonly readings: readonly BedReading[];
+  readonly spec: FrameSpec | undefined;
+  readonly playsAWeek: number | null;
+  readonly today: string;
+}
+
+/** Days between two points of the curve. */
+const STEP_DAYS = 2;
+/** Most is lost at once, so the curve is finer there. */
+const FIRST_DAYS = [0, 0.02, 0.1, 0.4, 1];
+
+type ClosedJob = ListedTicket & { readonly record: JobRecord; readonly closedAt: Date };
+const isClosed = (ticket: ListedTicket): ticket is ClosedJob =>
+  ticket.record !== null && ticket.closedAt !== null;
+
+/** The latest bed of a racket; undefined where none was strung here. */
+export function racketAgeing(sources: Sources): RacketAgeing | undefined {
+  const { workshop, history, readings, spec, playsAWeek, today } = sources;
+  const [latest, ...earlier] = history.filter(isClosed);
+  if (!latest) return undefined;
+  const known = { ...houseAgeing(workshop), playsAWeek };
+  const bed = spec && studyFrame(spec).bed;
+  const measured = (ticket: ClosedJob): MeasuredJob => ({
+    job: ticket.record,
+    strungDay: dayAt(ticket.closedAt, workshop.timeZone),
+    readings: readings.filter(({ ticketId }) => ticketId === ticket.id),
+    setHz: bed && setPitch(bed, ticket.record.setup, ticket.record.setup),
+    setN: (ticket.record.setup.mainN + ticket.record.setup.crossN) / 2,
+  });
+  const here = measured(latest);
+  const withReadings = earlier.filter(({ id }) => readings.some(({ ticketId }) => ticketId === id));
+  const { rate, rough } = racketRate(withReadings.map(measured), here, known);
+  const { record } = latest;
+  const talk = record.advice?.talk ?? SILENT;
+  const now = bedToday(record, here.strungDay, today, { ...known, rate });
+  const playing = playingOf(talk, now.playsAWeek);
+  const ageing = ageingBed(record, known);
+  const rates = ratesOf(rate);
+  const until = Math.max(60, Math.min(LONGEST_DAYS, Math.max(now.days, now.life.middle) + 21));
+  const about = {
+    strungDay: here.strungDay,
+    curveDays: now.life.middle,
+    playsAWeek: now.playsAWeek,
+    hasMonofilament: [ageing.mains, ageing.crosses].some(({ family }) => family === 'monofilament'),
+  };
+  return {
+    number: latest.number,
+    record,
+    strungDay: here.strungDay,
+    today: now,
+    narrowed: narrowedBy(rate),
+    from: rate.from,
+    rough,
+    curve: [
+      ...FIRST_DAYS,
+      ...Array.from({ length: Math.ceil(until / STEP_DAYS) }, (_, i) => (i + 1) * STEP_DAYS),
+    ].map((day) => ({ day, ...bandOf(rates, lossOn(ageing, day, playing)) })),
+    setHz: here.setHz,
+    readings: readings.filter(({ ticketId }) => ticketId === latest.id),
+    schools: SCHOOLS.map((school) => ({ school, day: schoolDay(school, about) })),
+  };
+}

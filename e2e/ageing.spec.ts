@@ -1,0 +1,165 @@
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import AxeBuilder from '@axe-core/playwright';
+import { chromium, expect, test } from '@playwright/test';
+import wavefile from 'wavefile';
+import { chanceFrom } from '@/core/maths/chance';
+import { tappedBed } from '@/core/testing/tapped';
+import { awake, sentence } from './bench';
+import { mailTo, type Mail } from './mail';
+import { OWNER, strangerIn } from './people';
+
+const RATE = 48_000;
+
+/** A recording of taps on a bed of such a pitch. */
+function tapsFile(folder: string, hz: number): string {
+  const samples = tappedBed(chanceFrom(12), {
+    hz,
+    at: [0.5, 1.2, 1.9, 2.6, 3.3],
+    seconds: 4,
+    rate: RATE,
+    decayS: 0.1,
+    signalToNoiseDb: 25,
+  });
+  const wav = new wavefile.WaveFile();
+  wav.fromScratch(
+    1,
+    RATE,
+    '16',
+    Array.from(samples, (sample) => Math.round(sample * 32_767)),
+  );
+  const file = join(folder, 'taps.wav');
+  writeFileSync(file, wav.toBuffer());
+  return file;
+}
+
+/** The one message of a subject that came to somebody. */
+async function expectMail(address: string, subject: string): Promise<readonly Mail[]> {
+  const mine = async () => (await mailTo(address)).filter((mail) => mail.subject === subject);
+  await expect.poll(async () => (await mine()).length).toBe(1);
+  return mine();
+}
+
+test('a bed of eight weeks ago is due in nine days by its curve, is tapped, and its owner is reminded once', async ({
+  page,
+  browser,
+  baseURL,
+}) => {
+  page.setDefaultTimeout(20_000);
+  await page.goto('/');
+  const due = page.getByRole('region', { name: 'Due again' });
+  const row = due.getByRole('row', { name: /Hesper Dunnock-Vane/ });
+  await expect(row).toContainText('by what its strings have lost by then');
+  await row.getByRole('link').click();
+  await page.waitForURL(/\/ageing$/);
+  const address = page.url();
+  await expect(page.getByText('in 9 days,')).toBeVisible();
+  await expect(page.getByText('by the curve, which decides')).toBeVisible();
+  await expect(page.getByText(/2 readings of this racket made it \d+ % narrower/)).toBeVisible();
+  const { violations } = await new AxeBuilder({ page })
+    .withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa'])
+    .analyze();
+  expect(violations.map(({ id, nodes }) => `${id}: ${nodes[0]?.html}`)).toEqual([]);
+
+  // Nonsense is answered at its field.
+  await awake(page);
+  await page.getByLabel('Its figure').fill('soft');
+  await page.getByLabel('On', { exact: true }).fill('2020-01-05');
+  await page.getByRole('button', { name: 'Keep this reading' }).click();
+  await expect(sentence(page, 'A tester’s figure is 1 to 999.')).toBeVisible();
+  await expect(sentence(page, 'nothing was measured before')).toBeVisible();
+  await page.getByText('a weight and a caliper').click();
+  await page.getByLabel('Goes in (mm)').fill('6.4');
+  await page.getByLabel('On', { exact: true }).fill('');
+  await page.getByRole('button', { name: 'Keep this reading' }).click();
+  await expect(sentence(page, 'Which mass, in grams')).toBeVisible();
+  await page.getByLabel('Under a mass of (g)').fill('2000');
+  await page.getByRole('button', { name: 'Keep this reading' }).click();
+  const readings = page.getByRole('region', { name: 'Readings' });
+  await expect(readings).toContainText('6.4 mm under 2000 g');
+  await readings
+    .getByRole('row', { name: /6\.4 mm/ })
+    .getByRole('button', { name: 'Take back' })
+    .click();
+  await expect(readings).not.toContainText('6.4 mm');
+
+  // A browser whose microphone hears the taps.
+  const folder = mkdtempSync(join(tmpdir(), 'orthotens-'));
+  const listening = await chromium.launch({
+    executablePath: process.env.ORTHOTENS_CHROMIUM ?? '/usr/bin/chromium-headless-shell',
+    args: [
+      '--no-sandbox',
+      '--use-fake-ui-for-media-stream',
+      '--use-fake-device-for-media-stream',
+      `--use-file-for-fake-audio-capture=${tapsFile(folder, 670)}`,
+    ],
+  });
+  const ear = await (
+    await listening.newContext({ storageState: OWNER, ...(baseURL && { baseURL }) })
+  ).newPage();
+  ear.setDefaultTimeout(20_000);
+  await ear.goto(address);
+  await awake(ear);
+  await ear.getByRole('button', { name: 'Listen' }).click();
+  await expect(ear.getByText('Tap now.')).toBeVisible();
+  await ear.waitForTimeout(4500);
+  await ear.getByRole('button', { name: 'I have tapped' }).click();
+  await expect(ear.getByText(/^6(6[6-9]|7[0-3])\.\d Hz/)).toBeVisible();
+  await ear.getByRole('button', { name: 'Keep this tap' }).click();
+  await expect(ear.getByRole('region', { name: 'Readings' })).toContainText(
+    /6(6[6-9]|7[0-3])\.\d Hz, tapped/,
+  );
+  await expect(ear.getByText(/3 readings of this racket/)).toBeVisible();
+  await listening.close();
+  rmSync(folder, { recursive: true });
+
+  // A microphone that is refused says so, and a recording that is none.
+  await page.reload();
+  await awake(page);
+  await page.getByRole('button', { name: 'Listen' }).click();
+  await expect(page.getByRole('alert').filter({ hasText: /microphone|listen/ })).toBeVisible();
+  await page.getByText('From a recording').click();
+  await page.getByLabel('Recording of the taps').setInputFiles({
+    name: 'taps.wav',
+    mimeType: 'audio/wav',
+    buffer: Buffer.from('RIFF nothing'),
+  });
+  await expect(sentence(page, 'no sound that can be read')).toBeVisible();
+
+  // The reminder goes out once, whoever asks for it.
+  await page.goto('/');
+  await row.getByRole('button', { name: 'Remind' }).click();
+  await expect(row).toContainText(/reminded/);
+  await page.goto('/outbox');
+  await expect(page.getByRole('row', { name: /due, job \d+ Hesper Dunnock-Vane/ })).toHaveCount(1);
+
+  const [mail] = await expectMail(
+    'hesper@skerrowmouth.example',
+    'Your strings have done their time',
+  );
+  const link = /http\S+\/c\/[\w-]{22}/.exec(mail?.text ?? '')?.[0] ?? '';
+
+  // The client’s own page shows the curve, and goes by what they say they play.
+  const theirs = await strangerIn(browser);
+  theirs.setDefaultTimeout(20_000);
+  await theirs.goto(link);
+  const curve = theirs.getByRole('img', {
+    name: /^Strung at .* left; due \d+ days after stringing\.$/,
+  });
+  const words = (await curve.getAttribute('aria-label')) ?? '';
+  await expect(theirs.getByText(/About \d+ hours of play are left\./)).toBeVisible();
+  const plays = theirs.getByLabel('I play so many times a week');
+  await plays.fill('daily');
+  await theirs.getByRole('button', { name: 'Show my curve' }).click();
+  await expect(theirs.getByText('So many times a week cannot be')).toBeVisible();
+  await plays.fill('4');
+  await theirs.getByRole('button', { name: 'Show my curve' }).click();
+  await expect(theirs.getByText('at 4 plays a week')).toBeVisible();
+  await expect(curve).not.toHaveAttribute('aria-label', words);
+  const calendar = await theirs.request.get(`${link}/calendar`);
+  expect(await calendar.text()).toMatch(
+    /BEGIN:VEVENT[\s\S]*DTSTART;VALUE=DATE:\d{8}[\s\S]*Strings are due/,
+  );
+  await theirs.context().close();
+});
