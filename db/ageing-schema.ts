@@ -10,8 +10,10 @@ import {
   timestamp,
   uuid,
 } from 'drizzle-orm/pg-core';
+import type { Again, CourtPlace } from '@/core/ageing/court';
 import type { ReadingKind } from '@/core/ageing/readings';
 import { ofWorkshop, people } from './doors-schema';
+import type { Fault } from '@/core/advice/talk';
 import { tickets, workshops } from './schema';
 
 export const bedReadings = pgTable(
@@ -43,6 +45,35 @@ export const bedReadings = pgTable(
     }),
     check('a reading is something', sql`${t.value} > 0`),
     index().on(t.workshopId, t.ticketId),
+    ofWorkshop(t.workshopId),
+  ],
+);
+
+/** How a bed played, as its client says it; what they say later stands. */
+export const courtWords = pgTable(
+  'court_words',
+  {
+    /** The job that strung the bed. */
+    ticketId: uuid().primaryKey(),
+    workshopId: uuid()
+      .notNull()
+      .references(() => workshops.id),
+    faults: text().array().$type<Fault[]>().notNull(),
+    again: text().$type<Again>(),
+    /** Hours of play after which it broke, and where; null where it did not, or nobody said. */
+    brokeHours: doublePrecision(),
+    brokeAt: text().$type<CourtPlace>(),
+    note: text().notNull().default(''),
+    at: timestamp({ withTimezone: true }).notNull().defaultNow(),
+    /** Who wrote it down; null where the client did, on their own page. */
+    personId: uuid().references(() => people.id),
+  },
+  (t) => [
+    foreignKey({
+      columns: [t.workshopId, t.ticketId],
+      foreignColumns: [tickets.workshopId, tickets.id],
+    }),
+    index().on(t.workshopId),
     ofWorkshop(t.workshopId),
   ],
 );

@@ -27,6 +27,7 @@ const RECORDS: Readonly<Record<string, string>> = {
   stock_moves: 'select, insert',
   benches: 'select, insert, update',
   arrangements: 'select, insert, update',
+  court_words: 'select, insert, update',
   bed_readings: 'select, insert, update (removed_at)',
   events: 'select, insert, update',
   event_players: 'select, insert, update',

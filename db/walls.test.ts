@@ -3,6 +3,7 @@ import { randomUUID } from 'node:crypto';
 import { eq, getTableName, sql } from 'drizzle-orm';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { USUAL_WEEK } from '@/core/queue/hours';
+import { NOTHING_SAID } from '@/core/ageing/court';
 import { invoiceFor } from '@/core/papers/invoice';
 import { frameSpec } from '@/core/testing/frame-spec';
 import { clientLinksOf, linkAt } from './client-links';
@@ -45,6 +46,7 @@ const OWNED = [
   day.benches,
   day.arrangements,
   ageing.bedReadings,
+  ageing.courtWords,
   tournament.events,
   tournament.eventPlayers,
   tournament.eventRackets,
@@ -185,6 +187,7 @@ async function wholeWorkshop() {
     hours: { week: USUAL_WEEK, others: {} },
   });
   await shop.benches.setHereFrom(ticket.id, '2029-12-31T10:00');
+  await shop.court.say(ticket.id, personId, { ...NOTHING_SAID, note: 'Secret' });
   await shop.readings.add(randomUUID(), ticket.id, personId, {
     takenOn: '2026-11-20T10:00',
     kind: 'tap',

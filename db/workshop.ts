@@ -17,6 +17,7 @@ import { framesOf } from './frames';
 import { invoicesOf } from './invoices';
 import { jobsOf } from './jobs';
 import { machinesOf } from './machines';
+import { courtOf } from './court';
 import { devicesOf, membersOf } from './members';
 import { outboxOf } from './outbox';
 import { paymentsOf } from './payments';
@@ -52,6 +53,7 @@ export function recordsOf(db: Connection, workshopId: string) {
     calendarFeeds: calendarFeedsOf(db, workshopId),
     clientLinks: clientLinksOf(db, workshopId),
     clients: clientsOf(db, workshopId),
+    court: courtOf(db, workshopId),
     devices: devicesOf(db, workshopId),
     events: eventsOf(db, workshopId),
     found: foundOf(db),

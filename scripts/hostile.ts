@@ -3,6 +3,7 @@
  * all of them must be answered, none with a fault of the server.
  */
 import { NOTHING_BOUGHT } from '@/app/(house)/shelf/shelf-entry';
+import { NOTHING_SAID } from '@/core/ageing/court';
 import { NO_READING } from '@/app/(house)/rackets/[id]/ageing/reading-entry';
 import { newEvent } from '@/app/(house)/events/event-entry';
 import { NEW_PLAYER, playerEntryOf } from '@/app/(house)/events/[id]/players/player-entry';
@@ -332,6 +333,8 @@ export function argumentsOf(
     // Nobody is reminded by a test: it takes nothing.
     remindAll: ['Hostile'],
     sayPlays: ['Hostile', '2'],
+    sayHowItPlayed: ['Hostile', NOTHING_SAID],
+    sayAtTheCounter: [999_999, NOTHING_SAID],
     takeTicket: [number(), '', false],
     letTicketGo: [number()],
     addEvent: [FORGED, { ...newEvent([], 1800, 'EUR'), name: 'Hostile', days: 'Hostile' }],

@@ -102,16 +102,14 @@ export async function fillReadings(
     else often = hundredths;
   }
   const playsAWeek = often / 100;
-  await db
-    .insert(bedReadings)
-    .values(
-      tapsAt(playsAWeek).map((tap) => ({
-        ...tap,
-        id: randomUUID(),
-        workshopId,
-        ticketId: row?.id ?? '',
-      })),
-    );
+  await db.insert(bedReadings).values(
+    tapsAt(playsAWeek).map((tap) => ({
+      ...tap,
+      id: randomUUID(),
+      workshopId,
+      ticketId: row?.id ?? '',
+    })),
+  );
   await db
     .update(clients)
     .set({ talk: { ...SILENT, playsAWeek } })

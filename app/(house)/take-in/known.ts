@@ -1,5 +1,6 @@
 /** What is known of a racket as soon as it stands at the counter. */
 import { houseAgeing } from '@/app/house-ageing';
+import { courtLine } from '@/core/ageing/court';
 import { bedToday, lossWords } from '@/core/ageing/bed-today';
 import { dayAt, formatDay } from '@/core/measure/promised-time';
 import { formatTicket } from '@/core/measure/units';
@@ -31,7 +32,7 @@ const earlierWords = ({ mainN, crossN, tensionUnit, mains, crosses }: BroughtJob
 
 /** The last job on a racket with the age of its strings, remarks, and what is open with its owner. */
 export async function knownOf(
-  { tickets, rackets, clients, workshop, payments, clientLinks, brought }: OpenWorkshop,
+  { tickets, rackets, clients, workshop, payments, clientLinks, brought, court }: OpenWorkshop,
   racketId: string,
   money: (minor: number) => string,
 ): Promise<readonly KnownFact[]> {
@@ -74,6 +75,9 @@ export async function knownOf(
       },
     );
     if (remarks) facts.push({ name: 'Remarks', value: remarks });
+    const [said] = await court.ofTickets([last.id]);
+    const played = said && courtLine(said);
+    if (played) facts.push({ name: 'How it played', value: played });
   } else {
     const [before] = await brought.earlierOf(racketId, 1);
     facts.push(

@@ -4,7 +4,8 @@ import { z } from 'zod';
 import { openLink } from '@/app/client-page-at';
 import { linkToken } from '@/db/client-links';
 import { SILENT } from '@/core/advice/talk';
-import { textIn } from '@/core/measure/reading';
+import { courtWordsSchema, type CourtWords } from '@/core/ageing/court';
+import { keepable, textIn } from '@/core/measure/reading';
 
 const token = z.string().regex(linkToken);
 const words = textIn.transform((text) => text.trim().slice(0, 400));
@@ -40,6 +41,20 @@ export async function sayPlays(typed: string, text: string): Promise<string> {
       await clients.remember(client.id, { ...(client.talk ?? SILENT), playsAWeek: plays });
   });
   return 'Thank you. The curve goes by it.';
+}
+
+/** How the bed that is in it played. */
+export async function sayHowItPlayed(typed: string, said: CourtWords): Promise<string> {
+  const read = token.safeParse(typed);
+  const words = courtWordsSchema.safeParse(said);
+  if (!read.success || !words.success) return NO_LINK;
+  const { work, racketId } = await openLink(read.data);
+  return work(async ({ tickets, court }) => {
+    const [last] = (await tickets.lastOfRacket(racketId, 2)).filter(({ closedAt }) => closedAt);
+    if (!last) return 'It has not been strung here yet.';
+    await court.say(last.id, null, { ...words.data, note: keepable(words.data.note) });
+    return 'Thank you. The next advice goes by it.';
+  });
 }
 
 /** The way out of all messages. */

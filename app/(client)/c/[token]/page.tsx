@@ -4,6 +4,7 @@ import { openLink } from '@/app/client-page-at';
 import { dayAt, formatDay, formatWall, wallTime } from '@/core/measure/promised-time';
 import { differenceInCalendarDays, parseISO } from 'date-fns';
 import { ageingOf } from '@/app/ageing-of';
+import { NOTHING_SAID } from '@/core/ageing/court';
 import { hoursAfter } from '@/core/ageing/life';
 import { countWords } from '@/core/terms/count-words';
 import { AgeingChart } from '@/ui/ageing-chart';
@@ -12,7 +13,8 @@ import { houseAgeing } from '@/app/house-ageing';
 import { slipOf } from '@/core/papers/slip';
 import { Fact, Facts } from '@/ui/facts';
 import { BringAgain } from './bring-again';
-import { bringAgain, sayPlays } from './actions';
+import { HowItPlayed } from '@/ui/court/how-it-played';
+import { bringAgain, sayHowItPlayed, sayPlays } from './actions';
 import { Plays } from './plays';
 
 export const dynamic = 'force-dynamic';
@@ -28,15 +30,17 @@ export const metadata: Metadata = {
 export default async function ClientPage({ params }: PageProps<'/c/[token]'>) {
   const { token } = await params;
   const { work, racketId } = await openLink(token);
-  const { workshop, racket, client, history, wish, ageing } = await work(async (records) => {
+  const { workshop, racket, client, history, wish, said, ageing } = await work(async (records) => {
     const known = await records.rackets.get(racketId);
     const shop = await records.shopOfLink();
+    const tickets = await records.tickets.lastOfRacket(racketId, 2);
     return {
       workshop: shop,
       racket: known,
       client: known && (await records.clients.get(known.clientId)),
-      history: await records.tickets.lastOfRacket(racketId, 2),
+      history: tickets,
       wish: await records.clientLinks.hasWish(racketId),
+      said: await records.court.ofTickets(tickets.map(({ id }) => id)),
       ageing: known && (await ageingOf(records, shop, known, dayAt(new Date(), shop.timeZone))),
     };
   });
@@ -147,6 +151,13 @@ export default async function ClientPage({ params }: PageProps<'/c/[token]'>) {
             plays={bed.playsAWeek === null ? '' : String(bed.playsAWeek)}
             send={sayPlays.bind(null, token)}
           />
+          <section aria-label="How it played" className="border-hair mt-6 border-t pt-4">
+            <HowItPlayed
+              said={said.find(({ ticketId }) => ticketId === last?.id) ?? NOTHING_SAID}
+              send={sayHowItPlayed.bind(null, token)}
+              action="Tell the workshop"
+            />
+          </section>
           <p className="label mt-3">
             A string loses 5 to 10 % before the first ball: judge it after an hour of play.
           </p>

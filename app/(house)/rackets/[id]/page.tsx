@@ -14,6 +14,7 @@ import { RemovedNotice } from '@/ui/removed-notice';
 import { PhotoPanel } from '@/app/(house)/tickets/[number]/inspect/photo-panel';
 import { nearClients } from '@/app/(house)/clients/actions';
 import { racketAgeing } from '@/app/racket-ageing';
+import { courtLine, NOTHING_SAID } from '@/core/ageing/court';
 import { COME_BACK_WORDS } from '@/core/ageing/comes-back';
 import { lossWords } from '@/core/ageing/bed-today';
 import { formatMoney } from '@/core/measure/money';
@@ -38,7 +39,7 @@ export async function generateMetadata({ params }: PageProps<'/rackets/[id]'>): 
 
 export default async function RacketPage({ params }: PageProps<'/rackets/[id]'>) {
   const id = routeId((await params).id);
-  const { workshop, clients, frames, tickets, readings, photos, brought, racket, role } =
+  const { workshop, clients, frames, tickets, readings, court, photos, brought, racket, role } =
     await racketAt(id);
   if (!racket) notFound();
   const history = await tickets.ofRacket(id);
@@ -51,7 +52,11 @@ export default async function RacketPage({ params }: PageProps<'/rackets/[id]'>)
     frame?.sport ?? 'tennis',
   );
   const latest = history.find((ticket) => ticket.record);
-  const [pictures, before] = await Promise.all([photos.ofRacket(id), brought.earlierOf(id)]);
+  const [pictures, before, played] = await Promise.all([
+    photos.ofRacket(id),
+    brought.earlierOf(id),
+    court.ofTickets(history.map((ticket) => ticket.id)),
+  ]);
   const now = wallTime(new Date(), workshop.timeZone);
   const bed = racketAgeing({
     workshop,
@@ -172,9 +177,9 @@ export default async function RacketPage({ params }: PageProps<'/rackets/[id]'>)
           className="mb-3"
         />
         <Table
-          head={['Ticket', 'Strung', 'Tension', 'Mains', 'Crosses', 'Remarks']}
+          head={['Ticket', 'Strung', 'Tension', 'Mains', 'Crosses', 'Remarks, and how it played']}
           empty="Nothing yet."
-          rows={history.map(({ number, record, closedAt, promised }) => ({
+          rows={history.map(({ id: ticket, number, record, closedAt, promised }) => ({
             key: String(number),
             cells: record
               ? [
@@ -185,7 +190,12 @@ export default async function RacketPage({ params }: PageProps<'/rackets/[id]'>)
                   <TicketFigure key="tension" tension={record.setup} />,
                   `${record.setup.mains.name} ${record.setup.mains.gaugeMm.toFixed(2)}`,
                   `${record.setup.crosses.name} ${record.setup.crosses.gaugeMm.toFixed(2)}`,
-                  record.remarks,
+                  [
+                    record.remarks,
+                    courtLine(played.find(({ ticketId }) => ticketId === ticket) ?? NOTHING_SAID),
+                  ]
+                    .filter(Boolean)
+                    .join('; '),
                 ]
               : [
                   <RowLink key="link" href={`/tickets/${number}/take-in`}>

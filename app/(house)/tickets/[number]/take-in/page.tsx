@@ -2,19 +2,23 @@ import { openFor } from '@/app/identity/at-work';
 import { changeAsked } from '@/app/(house)/take-in/actions';
 import { AskedForm } from '@/app/(house)/take-in/asked-form';
 import { setHereFrom } from '@/app/(house)/day/actions';
+import { NOTHING_SAID } from '@/core/ageing/court';
+import { formatDay, wallTime } from '@/core/measure/promised-time';
 import { PAPER_NAMES } from '@/core/papers/paper';
+import { HowItPlayed } from '@/ui/court/how-it-played';
 import { Link } from '@/ui/link';
 import { OneField } from '@/ui/form/one-field';
 import { Fact, Facts } from '@/ui/facts';
 import { withdraw } from '../life/actions';
 import { WithdrawForm } from '../life/withdraw-form';
 import { openTicket } from '../ticket';
+import { sayAtTheCounter } from './actions';
 import { stationTitle } from '../station-title';
 
 export const generateMetadata = stationTitle('Take-in');
 
 export default async function TakeInStation({ params }: PageProps<'/tickets/[number]/take-in'>) {
-  const { benches } = await openFor('take in');
+  const { benches, tickets, court } = await openFor('take in');
   const { ticket, workshop, now } = await openTicket((await params).number);
   if (ticket.closedAt)
     return (
@@ -23,6 +27,8 @@ export default async function TakeInStation({ params }: PageProps<'/tickets/[num
         <Fact name="Condition">{ticket.condition || '–'}</Fact>
       </Facts>
     );
+  const before = (await tickets.lastOfRacket(ticket.racketId, 3)).find(({ record }) => record);
+  const [said] = before ? await court.ofTickets([before.id]) : [];
   const hereFrom = (await benches.hereFrom(ticket.id)) ?? '';
   return (
     <>
@@ -45,6 +51,24 @@ export default async function TakeInStation({ params }: PageProps<'/tickets/[num
         save={changeAsked.bind(null, workshop.id, ticket.number, ticket.version)}
         now={now}
       />
+      {before && (
+        <section
+          aria-label="How the last one played"
+          className="border-hair mb-6 max-w-3xl border-t pt-4"
+        >
+          <p className="label mb-2">
+            Job {before.number},{' '}
+            {before.closedAt && formatDay(wallTime(before.closedAt, workshop.timeZone))}: a minute,
+            and Setup begins with it.
+          </p>
+          <HowItPlayed
+            key={said?.at.toISOString() ?? ''}
+            said={said ?? NOTHING_SAID}
+            send={sayAtTheCounter.bind(null, workshop.id, before.number)}
+            action="Write it down"
+          />
+        </section>
+      )}
       <div className="mb-6 max-w-3xl">
         <p className="label">
           Not here yet, the racket or its string? From when on it can be strung; empty where all is
