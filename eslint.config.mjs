@@ -30,7 +30,7 @@ const CHAPTERS = [
   ['advice'],
   ['bench'],
   ['record', 'queue', 'shelf'],
-  ['tournament', 'ageing', 'sound'],
+  ['tournament', 'ageing', 'sound', 'load'],
   ['papers'],
 ];
 

@@ -26,6 +26,7 @@ const PAGES = [
   '/workshop/benches',
   '/workshop/benches/new',
   '/events',
+  '/tickets/401/load',
   '/events/new',
   '/workshop/people',
   '/workshop/trail',

@@ -114,6 +114,7 @@ it('examples stand in every chapter', () => {
     'cut',
     'frame',
     'house',
+    'load',
     'maths',
     'measure',
     'papers',

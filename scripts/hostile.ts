@@ -159,6 +159,8 @@ const PATHS = [
   '/frames/@/bed',
   '/workshop/benches/@',
   '/rackets/@/ageing',
+  '/rackets/@/balance',
+  '/tickets/#/load?way=@',
   '/c/@/calendar',
   '/events/@',
   '/events/@/board',

@@ -4,6 +4,8 @@
  *   npm run -s orthotens -- plan FRAME.json --method two-piece [--short-side left] [--tension 24/23] [--json]
  *   npm run -s orthotens -- job|queue|shelf|balance FILE.json [--json]
  *   npm run -s orthotens -- pitch FILE.wav [--json]
+ *   npm run -s orthotens -- load FRAME.json [--method two-piece] [--tension 55/53] [--mounts 6] [--json]
+ *   npm run -s orthotens -- load --ring '{"radiusMm":145,"eiNmm2":1.2e8,"eaN":1e9,"load":{"kind":"mains","tensionN":20,"pitchMm":14}}' [--json]
  */
 import { parseArgs } from 'node:util';
 import { z } from 'zod';
@@ -11,16 +13,17 @@ import { METHODS } from '@/core/terms/method';
 import { refuse } from './commands/command';
 import { balance, job, queue, shelf } from './commands/documents';
 import { cutOptions, plan, study, type CutOptions } from './commands/frame';
+import { load, loadOptions, ring, type LoadOptions } from './commands/load';
 import { pitch } from './commands/pitch';
 
 const USAGE =
-  'Say study FRAME.json, job JOB.json, queue QUEUE.json, shelf SHELF.json, balance RACKET.json, pitch TAPS.wav or plan FRAME.json --method two-piece [--short-side left] [--cross-start left] [--family monofilament] [--gauge 1.25] [--tension 24/23], with --json for programs; - reads from the standard input.';
+  'Say study FRAME.json, job JOB.json, queue QUEUE.json, shelf SHELF.json, balance RACKET.json, pitch TAPS.wav, load FRAME.json [--mounts 6], load --ring JSON or plan FRAME.json --method two-piece [--short-side left] [--cross-start left] [--family monofilament] [--gauge 1.25] [--tension 24/23], with --json for programs; - reads from the standard input.';
 
 const COMMANDS: Readonly<
-  Record<string, (file: string, json: boolean, options: CutOptions) => void>
-> = { study, plan, job, queue, shelf, balance, pitch };
+  Record<string, (file: string, json: boolean, options: CutOptions & LoadOptions) => void>
+> = { study, plan, job, queue, shelf, balance, pitch, load };
 
-const optionsSchema = z.object({ json: z.boolean().default(false), ...cutOptions });
+const optionsSchema = z.object({ json: z.boolean().default(false), ...cutOptions, ...loadOptions });
 
 function commandLine() {
   try {
@@ -34,6 +37,8 @@ function commandLine() {
         family: { type: 'string' },
         gauge: { type: 'string' },
         tension: { type: 'string' },
+        ring: { type: 'string' },
+        mounts: { type: 'string' },
       },
     });
   } catch (error) {
@@ -46,7 +51,8 @@ function commandLine() {
 const { positionals, values } = commandLine();
 const [command = '', file, ...more] = positionals;
 const run = Object.hasOwn(COMMANDS, command) ? COMMANDS[command] : undefined;
-if (!run || !file || more.length > 0) refuse(USAGE);
+const isRing = command === 'load' && values.ring !== undefined && file === undefined;
+if (!run || (!file && !isRing) || more.length > 0) refuse(USAGE);
 const options = optionsSchema.safeParse(values);
 if (!options.success) {
   const [issue] = options.error.issues;
@@ -55,4 +61,5 @@ if (!options.success) {
   );
 }
 const { json, ...cut } = options.data;
-run(file, json, cut);
+if (isRing) ring(cut.ring ?? '', json);
+else run(file ?? '', json, cut);

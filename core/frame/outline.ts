@@ -169,7 +169,12 @@ function between(p: RimPoint, q: RimPoint, share: number): RimPoint {
   return { x: p.x + s * (q.x - p.x), y: p.y + s * (q.y - p.y), arc: p.arc + s * (q.arc - p.arc) };
 }
 
-/** The point of the right half at a distance along the rim from the middle of the head. */
+/**
+ * The point of the right half at a distance along the rim from the middle of the head.
+ *
+ * @example
+ * rimAtArc(usual.bed.outline, 0).y // 168
+ */
 export function rimAtArc({ half }: Outline, arc: number): RimPoint {
   const i = Math.max(
     1,

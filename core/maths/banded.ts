@@ -31,16 +31,30 @@ export function addTo({ width, rows }: BandedMatrix, i: number, j: number, value
 }
 
 /**
- * Solves A·x = b by Cholesky's factorisation without a root, A = L·D·Lᵀ, within the band
- * (Golub & Van Loan, Matrix Computations; from memory). `matrix` is used up.
- * Throws a RangeError when A is not positive definite.
+ * Solves A·x = b. `matrix` is used up.
+ *
+ * Source, limits: those of `factorBanded`.
  *
  * @example
  * ((m) => (addTo(m, 0, 0, 2), addTo(m, 1, 1, 4), solveBanded(m, [2, 4])))(bandedMatrix(2, 1)) // [1, 1]
  */
-export function solveBanded({ size, width, rows }: BandedMatrix, b: readonly number[]): number[] {
+export const solveBanded = (matrix: BandedMatrix, b: ArrayLike<number>): number[] =>
+  Array.from(factorBanded(matrix)(b));
+
+/**
+ * Factors A once and solves it for any b, by Cholesky's factorisation without a root, A = L·D·Lᵀ, within the band
+ * (Golub & Van Loan, Matrix Computations; from memory). `matrix` is used up.
+ * Throws a RangeError when A is not positive definite.
+ *
+ * @example
+ * ((m) => (addTo(m, 0, 0, 2), addTo(m, 1, 1, 4), [...factorBanded(m)([2, 4])]))(bandedMatrix(2, 1)) // [1, 1]
+ */
+export function factorBanded({
+  size,
+  width,
+  rows,
+}: BandedMatrix): (b: ArrayLike<number>) => Float64Array {
   const at = (i: number, j: number) => (rows[i] as Float64Array)[j - i + width] as number;
-  const x = [...b];
   for (let i = 0; i < size; i++) {
     const row = rows[i] as Float64Array;
     const first = Math.max(0, i - width);
@@ -54,15 +68,23 @@ export function solveBanded({ size, width, rows }: BandedMatrix, b: readonly num
       const scaled = at(i, j) / at(j, j);
       pivot -= scaled * at(i, j);
       row[j - i + width] = scaled;
-      x[i] = (x[i] as number) - scaled * (x[j] as number);
     }
     if (!(pivot > 0)) throw new RangeError('The matrix is not positive definite.');
     row[width] = pivot;
   }
-  for (let i = size - 1; i >= 0; i--) {
-    let sum = (x[i] as number) / at(i, i);
-    for (let k = i + 1; k <= Math.min(size - 1, i + width); k++) sum -= at(k, i) * (x[k] as number);
-    x[i] = sum;
-  }
-  return x;
+  return (b) => {
+    const x = Float64Array.from(b);
+    for (let i = 0; i < size; i++) {
+      let sum = x[i] as number;
+      for (let j = Math.max(0, i - width); j < i; j++) sum -= at(i, j) * (x[j] as number);
+      x[i] = sum;
+    }
+    for (let i = size - 1; i >= 0; i--) {
+      let sum = (x[i] as number) / at(i, i);
+      for (let k = i + 1; k <= Math.min(size - 1, i + width); k++)
+        sum -= at(k, i) * (x[k] as number);
+      x[i] = sum;
+    }
+    return x;
+  };
 }

@@ -28,7 +28,7 @@ export const cutOptions = {
 export type CutOptions = z.output<z.ZodObject<typeof cutOptions>>;
 
 /** The one frame of a file, with its bed. */
-function frameOf(file: string) {
+export function frameOf(file: string) {
   const entries = readFrameFile(textOf(file));
   const [entry] = entries;
   if (!entry || entries.length > 1)
@@ -45,7 +45,7 @@ function frameOf(file: string) {
 }
 
 /** Thickness and pulls as they are given, or as is usual for the sport. */
-function stringing(sport: Sport, { gauge, tension }: Pick<CutOptions, 'gauge' | 'tension'>) {
+export function stringing(sport: Sport, { gauge, tension }: Pick<CutOptions, 'gauge' | 'tension'>) {
   const thickness = parseGauge(gauge ?? USUAL_GAUGE[sport], sport);
   if (!thickness.ok) return refuse(thickness.problem);
   const usualN = USUAL_PULL_N[sport];

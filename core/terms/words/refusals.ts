@@ -67,6 +67,7 @@ export const REFUSAL_WORDS = {
   'balance.pivot': 'It hangs at its balance point and does not swing: hang it nearer to an end.',
   'balance.period':
     'No racket of that mass swings so fast: count ten swings there and back, and divide by ten.',
+  'load.no pulls': 'Nothing is pulled in this job: there is no load.',
   'orders.unread': '“{typed}” is no order: write 2 at 24/23, every morning.',
   'orders.count': 'A player has at most {most} rackets by one order, and twice as many in all.',
   'day.unread': '“{typed}” is no day that has been: 2025-04-07 or 7.4.2025.',

@@ -128,6 +128,11 @@ export default async function PullStation({ params }: PageProps<'/tickets/[numbe
             To the hand-over
           </Link>
         )}
+        {may(role, 'plan the cut') && (
+          <Link href={`/tickets/${ticket.number}/load`} className="underline">
+            What the hoop does
+          </Link>
+        )}
         <Link href={`/practice/${ticket.frameId}`} className="underline">
           Practise on this frame
         </Link>
