@@ -1,5 +1,6 @@
 import { and, asc, count, eq, ilike, isNull, or, sql } from 'drizzle-orm';
 import type { Talk } from '@/core/advice/talk';
+import type { KeptBalance } from '@/core/balance/parts';
 import type { Connection } from './connection';
 import { containing, missed, type Saved } from './saving';
 import { clients, frames, rackets, tickets } from './schema';
@@ -102,6 +103,20 @@ export function racketsOf(db: Connection, workshopId: string) {
     },
 
     /** Keeps what was said of it at Setup. It is no edit of the racket, so no open form on it is late. */
+    /** Keeps what it weighs where, and tells the advice of it. */
+    async weigh(
+      id: string,
+      version: number,
+      balance: KeptBalance,
+      build: Talk['racket'],
+    ): Promise<Saved> {
+      const { rowCount } = await db
+        .update(rackets)
+        .set({ balance, build, version: version + 1 })
+        .where(and(one(id), eq(rackets.version, version), isNull(rackets.removedAt)));
+      return rowCount ? 'saved' : missed(await this.get(id), { balance });
+    },
+
     async remember(id: string, build: Talk['racket']): Promise<void> {
       await db.update(rackets).set({ build }).where(one(id));
     },

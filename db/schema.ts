@@ -30,6 +30,7 @@ import { document } from './document';
 import { ofWorkshop, people, PERSON, wall, WORKSHOP } from './doors-schema';
 import {
   ADVICE,
+  BALANCE,
   BUILD,
   CUT_ASSUMPTIONS,
   DEED,
@@ -242,6 +243,7 @@ export const rackets = pgTable(
     notes: text().notNull(),
     /** Weight, grip, lead: what was said of it at Setup. */
     build: document(BUILD),
+    balance: document(BALANCE),
   },
   (t) => [
     unique().on(t.workshopId, t.id),

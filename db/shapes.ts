@@ -1,6 +1,7 @@
 /** The shapes of the documents that the database keeps, and how older ones become today's. */
 import { adviceRecordSchema } from '@/core/advice/record';
 import { SILENT, talkSchema } from '@/core/advice/talk';
+import { keptBalanceSchema } from '@/core/balance/parts';
 import { deedSchema } from '@/core/bench/log';
 import { extraWorkSchema } from '@/core/counter/extra-work';
 import { inspectionSchema } from '@/core/counter/inspection';
@@ -42,6 +43,8 @@ export const STANDING_ORDERS = shape(
   'The standing orders of a player',
   z.object({ orders: standingOrdersSchema }),
 );
+
+export const BALANCE = shape('What a racket weighs where', keptBalanceSchema);
 
 export const FRAME_SPEC = shape('What is read from a frame', frameSpecSchema);
 

@@ -1,7 +1,7 @@
 /** A racket and what is put on it, or what it should come to, as an open document. */
 import { z } from 'zod';
 import { swingFromPendulum, withParts, type Figures, type Part } from '@/core/balance/racket';
-import { matchPair, MOST_PLACES, reach, type Place } from '@/core/balance/reach';
+import { matchPair, MOST_PLACES, reach, usualPlaces, type Place } from '@/core/balance/reach';
 import { roundTo } from '@/core/measure/units';
 import { failure, success, type Result } from '@/core/terms/result';
 import { readJson } from './json-document';
@@ -77,17 +77,6 @@ export const balanceJsonSchema = (): object => ({
   ...z.toJSONSchema(balanceDocumentSchema, { io: 'input' }),
 });
 
-/** Where lead is put when nobody says where: of a racket of 685 mm. From memory. */
-const USUAL_PLACES: readonly Place[] = [
-  { name: 'tip', atMm: 675, longMm: 0, mostG: 20 },
-  { name: '10 and 2 o’clock', atMm: 630, longMm: 60, mostG: 20 },
-  { name: '3 and 9 o’clock', atMm: 530, longMm: 80, mostG: 20 },
-  { name: 'throat', atMm: 380, longMm: 40, mostG: 20 },
-  { name: 'above the grip', atMm: 210, longMm: 40, mostG: 20 },
-  { name: 'under the grip', atMm: 80, longMm: 120, mostG: 20 },
-  { name: 'butt', atMm: 10, longMm: 0, mostG: 20 },
-];
-
 const figuresOf = ({
   massG,
   balanceMm,
@@ -139,7 +128,7 @@ export function balanceReport(text: string): Result<BalanceReport> {
   if (!bare.ok) return bare;
   const before = withParts(bare.value, parts.map(partOf));
   if (!before.ok) return before;
-  const known = places?.map(placeOf) ?? USUAL_PLACES;
+  const known = places?.map(placeOf) ?? usualPlaces('tennis');
   if (target) {
     const { puts, figures, reached } = reach(before.value, target, known);
     return success({

@@ -4,6 +4,7 @@
  */
 import { NOTHING_BOUGHT } from '@/app/(house)/shelf/shelf-entry';
 import { NOTHING_SAID } from '@/core/ageing/court';
+import { NOT_WEIGHED } from '@/app/(house)/rackets/[id]/balance/balance-entry';
 import { NO_READING } from '@/app/(house)/rackets/[id]/ageing/reading-entry';
 import { newEvent } from '@/app/(house)/events/event-entry';
 import { NEW_PLAYER, playerEntryOf } from '@/app/(house)/events/[id]/players/player-entry';
@@ -329,6 +330,7 @@ export function argumentsOf(
     setHereFrom: [number(), 'fri'],
     addBench: [FORGED, { ...NEW_BENCH, mon: 'Hostile' }],
     changeBench: [id(), version, { ...NEW_BENCH, mon: 'Hostile' }],
+    weighRacket: [FORGED, version, NOT_WEIGHED],
     addReading: [FORGED, number(), NO_READING],
     removeReading: [FORGED],
     remind: [999_999],

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { chanceFrom } from '../maths/chance';
 import { solveLeast } from '../maths/least-squares';
+import { forAdvice, formatParts, parseParts } from './parts';
 import { massCaution, swingFromPendulum, swingOfGram, withParts, type Figures } from './racket';
 import { matchPair, reach, type Place } from './reach';
 
@@ -170,6 +171,46 @@ describe('two rackets', () => {
 
   it('are not matched where no place is given', () => {
     expect(matchPair(RACKET, { ...RACKET, massG: 310 }, []).reached).toBe(false);
+  });
+});
+
+describe('parts', () => {
+  it('are read from a line each and come back as they are typed', () => {
+    const text = '5 g at 680 tip\n8 g 60-180 leather grip\n-4 g at 20';
+    const read = parseParts(text);
+    expect(read.ok && formatParts(read.value)).toBe(text);
+    expect(read.ok && read.value[1]).toEqual({
+      name: 'leather grip',
+      massG: 8,
+      atMm: 120,
+      longMm: 120,
+    });
+  });
+
+  it.each([
+    ['some lead', /is no part/],
+    ['5 g at 900', /No racket is longer/],
+    ['0 g at 100', /A part weighs/],
+    [Array.from({ length: 21 }, () => '1 g at 5').join('\n'), /more than 20/],
+  ])('say what is wrong with “%s”', (text, problem) => {
+    const read = parseParts(text);
+    expect(!read.ok && read.problem).toMatch(problem);
+  });
+
+  // Source: 15 to 20 g of string in a tennis job (practice).
+  it('say to the advice what the bare racket weighs and what lies where', () => {
+    const parts = [
+      { name: 'tip', massG: 6, atMm: 680 },
+      { name: 'throat', massG: 3, atMm: 380 },
+      { name: 'butt', massG: 4, atMm: 10 },
+    ];
+    const kept = { ...RACKET, grip: '', parts };
+    expect(forAdvice({ ...kept, strung: false })).toEqual({
+      weightG: 313,
+      leadHeadG: 6,
+      leadHandleG: 4,
+    });
+    expect(forAdvice({ ...kept, strung: true }).weightG).toBe(296);
   });
 });
 

@@ -1,5 +1,6 @@
 /** Which masses where give three wanted figures. */
 import { solveLeast } from '../maths/least-squares';
+import type { Sport } from '../terms/sport';
 import { swingOfGram, withParts, type Figures } from './racket';
 
 /** Where mass can be put on, and how much of it. */
@@ -205,3 +206,25 @@ export function matchPair(
   );
   return { one: puts(0), other: puts(known.length), figures: a, reached };
 }
+
+/** Where mass is put when nobody says where, by shares of the length of a racket; at most so much at a place. From memory. */
+const USUAL: readonly (Omit<Place, 'atMm'> & { readonly at: number })[] = [
+  { name: 'at the tip', at: 0.985, mostG: 20 },
+  { name: 'at 10 and 2 o’clock', at: 0.92, longMm: 60, mostG: 20 },
+  { name: 'at 3 and 9 o’clock', at: 0.775, longMm: 80, mostG: 20 },
+  { name: 'at the throat', at: 0.555, longMm: 40, mostG: 20 },
+  { name: 'above the grip', at: 0.305, longMm: 40, mostG: 20 },
+  { name: 'under the grip', at: 0.115, longMm: 120, mostG: 20 },
+  { name: 'in the butt', at: 0.015, mostG: 20 },
+];
+/** Usual lengths of rackets, mm: the federations allow more. From memory. */
+const LENGTH_MM: Readonly<Record<Sport, number>> = { tennis: 685, badminton: 675, squash: 685 };
+
+/**
+ * The places of a racket where lead usually goes.
+ *
+ * @example
+ * usualPlaces('tennis').length // 7
+ */
+export const usualPlaces = (sport: Sport): readonly Place[] =>
+  USUAL.map(({ at, ...place }) => ({ ...place, atMm: Math.round(at * LENGTH_MM[sport]) }));

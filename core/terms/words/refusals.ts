@@ -68,6 +68,10 @@ export const REFUSAL_WORDS = {
   'balance.period':
     'No racket of that mass swings so fast: count ten swings there and back, and divide by ten.',
   'load.no pulls': 'Nothing is pulled in this job: there is no load.',
+  'parts.unread': '“{typed}” is no part: write 5 g at 680 tip, or 8 g 60-180 leather grip.',
+  'parts.beyond': 'No racket is longer than {most} mm: count from the butt.',
+  'parts.mass': 'A part weighs up to 100 g; below 0 it is taken off.',
+  'parts.too many': 'That is more than 20 parts: put those of one place together.',
   'orders.unread': '“{typed}” is no order: write 2 at 24/23, every morning.',
   'orders.count': 'A player has at most {most} rackets by one order, and twice as many in all.',
   'day.unread': '“{typed}” is no day that has been: 2025-04-07 or 7.4.2025.',

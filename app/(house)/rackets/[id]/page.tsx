@@ -151,6 +151,9 @@ export default async function RacketPage({ params }: PageProps<'/rackets/[id]'>)
               How it ages
             </Link>
           )}
+          <Link href={`/rackets/${id}/balance`} className="underline">
+            Mass and balance
+          </Link>
           {racket.frameId && may(role, 'set up') && (
             <Link href={`/same-feel?racket=${id}`} className="underline">
               Same feel on another racket

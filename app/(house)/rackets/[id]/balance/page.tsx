@@ -1,0 +1,124 @@
+import type { Metadata } from 'next';
+import { notFound } from 'next/navigation';
+import { openFor } from '@/app/identity/at-work';
+import { routeId } from '@/app/route-id';
+import type { KeptBalance } from '@/core/balance/parts';
+import { massCaution, withParts, type Figures } from '@/core/balance/racket';
+import { matchPair, usualPlaces } from '@/core/balance/reach';
+import { Link } from '@/ui/link';
+import { Table } from '@/ui/list-page';
+import { weighRacket } from './actions';
+import { BalanceForm } from './balance-form';
+import { balanceEntryOf } from './balance-entry';
+import { WantedPanel } from './wanted-panel';
+
+export const metadata: Metadata = { title: 'Mass and balance' };
+
+/** With all that was put on. */
+function wholeOf(kept: KeptBalance): Figures {
+  const whole = withParts(kept, kept.parts);
+  return whole.ok ? whole.value : kept;
+}
+
+const figuresOf = ({ massG, balanceMm, swingKgCm2 }: Figures): readonly string[] => [
+  `${massG.toFixed(1)} g`,
+  `${balanceMm.toFixed(1)} mm`,
+  `${swingKgCm2.toFixed(1)} kg·cm²`,
+];
+
+/** What a racket weighs where, before and after, and how it becomes what somebody wants. */
+export default async function BalancePage({ params }: PageProps<'/rackets/[id]/balance'>) {
+  const id = routeId((await params).id);
+  const { workshop, rackets, frames } = await openFor('take in');
+  const racket = await rackets.get(id);
+  if (!racket) notFound();
+  const [frame, others] = await Promise.all([
+    racket.frameId ? frames.get(racket.frameId) : undefined,
+    rackets.ofClient(racket.clientId),
+  ]);
+  const kept = racket.balance;
+  const now = kept && wholeOf(kept);
+  const places = usualPlaces(frame?.spec.sport ?? 'tennis');
+  const twins = others.flatMap((other) =>
+    other.id !== id && other.balance && now
+      ? [
+          {
+            other,
+            figures: wholeOf(other.balance),
+            matched: matchPair(now, wholeOf(other.balance), places),
+          },
+        ]
+      : [],
+  );
+  const added = kept?.parts.reduce((sum, { massG }) => sum + massG, 0) ?? 0;
+  const caution = massCaution(added);
+  const putWords = (puts: readonly { readonly name: string; readonly massG: number }[]) =>
+    puts.map(({ name, massG }) => `${massG.toFixed(1)} g ${name}`).join(', ') || 'nothing';
+  return (
+    <main className="px-6 py-6">
+      <div className="mb-4 flex flex-wrap items-baseline gap-x-6">
+        <h1 className="figure text-4xl">Mass and balance</h1>
+        <Link href={`/rackets/${id}`} className="underline">
+          {racket.frameName}
+          {racket.mark && `, ${racket.mark}`}
+        </Link>
+        <Link href={`/clients/${racket.clientId}`} className="underline">
+          {racket.clientName}
+        </Link>
+      </div>
+      <div className="grid gap-10 lg:grid-cols-2">
+        <section aria-label="Measured">
+          <BalanceForm
+            key={racket.version}
+            name={`balance ${id}`}
+            version={racket.version}
+            initial={balanceEntryOf(kept)}
+            save={weighRacket.bind(null, workshop.id, id, racket.version)}
+          />
+        </section>
+        <div className="flex flex-col gap-8">
+          {kept && now ? (
+            <>
+              <section aria-label="Before and after">
+                <h2 className="figure mb-1 text-2xl">Before and after</h2>
+                <Table
+                  head={['', 'Mass', 'Balance', 'Swing weight']}
+                  empty=""
+                  rows={[
+                    { key: 'before', cells: ['as measured', ...figuresOf(kept)] },
+                    { key: 'after', cells: ['with what was put on', ...figuresOf(now)] },
+                  ]}
+                />
+                {caution && <p className="text-warn mt-1 font-medium">{caution}</p>}
+              </section>
+              <WantedPanel key={racket.version} now={now} places={places} />
+              {twins.length > 0 && (
+                <section aria-label="A pair">
+                  <h2 className="figure mb-1 text-2xl">To be a pair</h2>
+                  <Table
+                    head={['With', 'On this one', 'On the other', '']}
+                    empty=""
+                    rows={twins.map(({ other, matched }) => ({
+                      key: other.id,
+                      cells: [
+                        `${other.frameName}${other.mark && `, ${other.mark}`}`,
+                        putWords(matched.one),
+                        putWords(matched.other),
+                        matched.reached ? figuresOf(matched.figures).join(', ') : 'not quite alike',
+                      ],
+                    }))}
+                  />
+                </section>
+              )}
+            </>
+          ) : (
+            <p className="max-w-prose">
+              Weigh it, balance it on an edge, and let it swing on a nail through the grommets or on
+              a pivot at the butt: ten swings there and back, by ten. The rest follows.
+            </p>
+          )}
+        </div>
+      </div>
+    </main>
+  );
+}
