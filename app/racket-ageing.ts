@@ -15,7 +15,7 @@ import type { BedReading } from '@/db/readings';
 import type { ListedTicket } from '@/db/tickets';
 import { houseAgeing } from './house-ageing';
 
-export interface CurvePoint extends Band {
+interface CurvePoint extends Band {
   readonly day: number;
 }
 

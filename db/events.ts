@@ -13,7 +13,7 @@ export type EventFacts = Omit<
   WorkshopEvent,
   'id' | 'workshopId' | 'version' | 'createdAt' | 'removedAt'
 >;
-export type EventPlayer = typeof eventPlayers.$inferSelect;
+type EventPlayer = typeof eventPlayers.$inferSelect;
 export type PlayerFacts = Pick<
   EventPlayer,
   | 'orders'

@@ -3,7 +3,15 @@ import { ALL_DEEDS } from '@/core/house/policy';
 import { actionGates, pageGates } from './gates';
 
 /** What is there for whoever is signed in, before anybody is, or for whoever has a client’s address. */
-const AT_THE_DOORS = ['bringAgain', 'firstStart', 'noMoreMessages', 'openAnother', 'workIn'];
+const AT_THE_DOORS = [
+  'bringAgain',
+  'firstStart',
+  'noMoreMessages',
+  'openAnother',
+  'sayHowItPlayed',
+  'sayPlays',
+  'workIn',
+];
 /** The page of one's own ways in belongs to every role. */
 const OF_EVERYBODY = ['(house)/me/page.tsx'];
 

@@ -96,14 +96,8 @@ export function AgeingChart({ curve, setN, unit, today, due, ends, measured }: A
         strokeWidth={1}
         strokeDasharray="5 4"
       />
-      <text
-        x={WIDTH - RIGHT}
-        y={y(figure(ends)) - 5}
-        fontSize={12}
-        textAnchor="end"
-        className="fill-warn"
-      >
-        what they came for ends here
+      <text x={LEFT + 6} y={y(figure(ends)) + 14} fontSize={12} className="fill-warn">
+        below this it is not what it was strung for
       </text>
       {[
         { day: today, text: 'today', dash: undefined },

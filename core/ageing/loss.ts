@@ -45,8 +45,8 @@ const SPIN = 1.1;
 /** Where it lies: a cool room, anywhere, a hot car or attic. From memory. */
 const HEATS = { cool: 0.7, usual: 1, hot: 1.8 } as const;
 
-export type Swing = keyof typeof SWINGS;
-export type Heat = keyof typeof HEATS;
+type Swing = keyof typeof SWINGS;
+type Heat = keyof typeof HEATS;
 
 export interface AgeingBed {
   readonly sport: Sport;

@@ -6,7 +6,7 @@ import { learnRate, type Measured, type Rate } from './curve';
 import { lossOn } from './life';
 import { isRough, measuredOf, type Reading } from './readings';
 
-export interface TakenReading extends Reading {
+interface TakenReading extends Reading {
   /** `2026-02-04`, or with the time of day. */
   readonly takenOn: string;
 }

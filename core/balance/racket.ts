@@ -19,11 +19,11 @@ export interface Part {
 }
 
 /** The axis of swing weight, mm from the butt: where a hand swings it. By definition. */
-export const AXIS_MM = 100;
+const AXIS_MM = 100;
 /** Standard acceleration of free fall, m/s² (ISO 80000-3). */
 const GRAVITY = 9.80665;
 /** g·mm² in a kg·cm². */
-export const G_MM2_PER_KG_CM2 = 1e5;
+const G_MM2_PER_KG_CM2 = 1e5;
 
 /**
  * What a spot or a strip of a gram adds to the swing weight at its place, kg·cm² for each gram.
@@ -91,8 +91,8 @@ export function swingFromPendulum({
 }
 
 /** Lead and the like beyond which it is another racket, g; a tuning matter up to half of it. Common practice. */
-export const TUNING_G = 10;
-export const ANOTHER_RACKET_G = 20;
+const TUNING_G = 10;
+const ANOTHER_RACKET_G = 20;
 
 /**
  * What so much mass is called; nothing where it is a tuning matter.

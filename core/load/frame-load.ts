@@ -27,7 +27,7 @@ const PLACES: readonly { readonly to: number; readonly factor: number; readonly 
 ];
 
 /** Friction at the crossings. From memory. */
-export const WEAVE_FRICTION: Readonly<Record<Family, number>> = {
+const WEAVE_FRICTION: Readonly<Record<Family, number>> = {
   'natural gut': 0.06,
   multifilament: 0.06,
   'synthetic gut': 0.05,

@@ -4,7 +4,7 @@
  */
 import { addTo, bandedMatrix, factorBanded } from '../maths/banded';
 
-export interface Node {
+interface Node {
   readonly x: number;
   readonly y: number;
 }

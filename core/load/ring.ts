@@ -1,7 +1,7 @@
 /** A bare ring under loads whose answers stand in books. */
 import { alongLoad, pullBetween, ringHoop, solveHoop, type Hoop, type Load } from './hoop';
 
-export type RingLoad =
+type RingLoad =
   | { readonly kind: 'opposite points'; readonly n: number }
   | { readonly kind: 'mains' | 'net'; readonly tensionN: number; readonly pitchMm: number };
 

@@ -36,7 +36,7 @@ export interface Mount {
   readonly stiffness: number;
 }
 
-export interface Weave {
+interface Weave {
   /** Whether crosses lengthen the mains that they deflect. */
   readonly lifts: boolean;
   /** Friction at the crossings; 0 for none. */
@@ -55,7 +55,7 @@ export interface LoadQuestion {
   readonly width: readonly [left: number, right: number];
 }
 
-export interface PullState {
+interface PullState {
   readonly string: string;
   /** Changes against the bare hoop, mm. */
   readonly lengthChangeMm: number;

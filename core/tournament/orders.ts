@@ -11,7 +11,7 @@ import {
 import { failure, success, type Result } from '../terms/result';
 import type { Sport } from '../terms/sport';
 
-export const orderWhenSchema = z.enum(['every morning', 'every match', 'once']);
+const orderWhenSchema = z.enum(['every morning', 'every match', 'once']);
 export type OrderWhen = z.infer<typeof orderWhenSchema>;
 
 export interface StandingOrder {

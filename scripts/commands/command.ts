@@ -12,7 +12,7 @@ export function refuse(sentence: string): never {
 export const print = (data: unknown): void => console.log(JSON.stringify(data, null, 2));
 
 /** Where a file of the person who calls is; they may stand anywhere. */
-export const placeOf = (file: string): string => resolve(process.env.INIT_CWD ?? '.', file);
+const placeOf = (file: string): string => resolve(process.env.INIT_CWD ?? '.', file);
 
 const unread = (file: string): never =>
   refuse(`The file ${file} cannot be read: is its name right?`);

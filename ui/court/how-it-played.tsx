@@ -72,7 +72,7 @@ export function HowItPlayed({ said, send, action }: HowItPlayedProps) {
         </div>
       )}
       <Ask
-        label="Would you take the same again?"
+        label="The same again?"
         options={AGAIN.map((value) => ({ value, text: AGAIN_WORDS[value] }))}
         value={words.again ?? ''}
         onChange={(again) => set({ again: again === '' ? null : again })}

@@ -139,7 +139,7 @@ export default async function ClientPage({ params }: PageProps<'/c/[token]'>) {
                   ? 'It only lies, as far as we know.'
                   : hoursLeft === 0
                     ? 'Its hours are played.'
-                    : `About ${Math.round(hoursLeft)} hours of play are left.`}{' '}
+                    : `About ${countWords(Math.max(1, Math.round(hoursLeft)), 'hour')} of play ${Math.round(hoursLeft) > 1 ? 'are' : 'is'} left.`}{' '}
                 <a href={`/c/${token}/calendar`} download className="underline">
                   The day for your calendar
                 </a>

@@ -52,10 +52,7 @@ export default async function TakeInStation({ params }: PageProps<'/tickets/[num
         now={now}
       />
       {before && (
-        <section
-          aria-label="How the last one played"
-          className="border-hair mb-6 max-w-3xl border-t pt-4"
-        >
+        <section aria-label="How the last one played" className="mt-8 mb-6 max-w-3xl">
           <p className="label mb-2">
             Job {before.number},{' '}
             {before.closedAt && formatDay(wallTime(before.closedAt, workshop.timeZone))}: a minute,
