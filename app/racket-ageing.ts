@@ -47,6 +47,8 @@ interface Sources {
   readonly readings: readonly BedReading[];
   readonly spec: FrameSpec | undefined;
   readonly playsAWeek: number | null;
+  /** Somebody else strung it then. */
+  readonly elsewhereOn: string | null;
   readonly today: string;
 }
 
@@ -59,11 +61,13 @@ type ClosedJob = ListedTicket & { readonly record: JobRecord; readonly closedAt:
 const isClosed = (ticket: ListedTicket): ticket is ClosedJob =>
   ticket.record !== null && ticket.closedAt !== null;
 
-/** The latest bed of a racket; undefined where none was strung here. */
+/** The latest bed of a racket; undefined where none was strung here, or another one is in it by now. */
 export function racketAgeing(sources: Sources): RacketAgeing | undefined {
-  const { workshop, history, readings, spec, playsAWeek, today } = sources;
+  const { workshop, history, readings, spec, playsAWeek, elsewhereOn, today } = sources;
   const [latest, ...earlier] = history.filter(isClosed);
   if (!latest) return undefined;
+  if (elsewhereOn !== null && elsewhereOn >= dayAt(latest.closedAt, workshop.timeZone))
+    return undefined;
   const known = { ...houseAgeing(workshop), playsAWeek };
   const bed = spec && studyFrame(spec).bed;
   const measured = (ticket: ClosedJob): MeasuredJob => ({

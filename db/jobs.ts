@@ -5,6 +5,7 @@ import type { JobRecord } from '@/core/record/record';
 import type { Sport } from '@/core/terms/sport';
 import type { JobList, JobOrder } from '@/core/record/job-list';
 import type { TensionUnit } from '@/core/measure/units';
+import { courtWords } from './ageing-schema';
 import type { Connection } from './connection';
 import { foundOf } from './found';
 import { clients, corrections, frames, rackets, tickets, workshops } from './schema';
@@ -49,6 +50,17 @@ export interface LatestJob {
   readonly mayWrite: typeof clients.$inferSelect.mayWrite;
   readonly racket: string;
   readonly mark: string;
+}
+
+/** How a string lasts here. */
+export interface Lasting {
+  readonly beds: number;
+  /** Median days until the racket came again. */
+  readonly days: number | null;
+  /** Within three weeks. */
+  readonly early: number;
+  /** Median hours of play after which it broke, as clients say. */
+  readonly hours: number | null;
 }
 
 /** What somebody strung. */
@@ -234,9 +246,33 @@ export function jobsOf(db: Connection, workshopId: string) {
           and(
             isNull(rackets.removedAt),
             isNull(clients.removedAt),
+            sql`(${rackets.elsewhereOn} is null or ${rackets.elsewhereOn} < ${latest.closedAt}::date::text)`,
             sql`not exists (select 1 from ${tickets} later where later.racket_id = ${latest.racketId} and later.closed_at is null and later.withdrawn_at is null and later.removed_at is null)`,
           ),
         );
+    },
+
+    /** How long beds with a string in their mains stayed out, and how many of them came back early. */
+    async lasting(stringId: string): Promise<Lasting> {
+      const [row] = await db
+        .select({
+          beds: sql<number>`count(*)::int`,
+          days: sql<
+            number | null
+          >`percentile_cont(0.5) within group (order by extract(epoch from (next.taken_in - tickets.closed_at)) / 86400)`,
+          early: sql<number>`(count(*) filter (where next.taken_in < tickets.closed_at + interval '21 days'))::int`,
+          hours: sql<
+            number | null
+          >`percentile_cont(0.5) within group (order by ${courtWords.brokeHours})`,
+        })
+        .from(tickets)
+        .innerJoin(
+          sql`lateral (select min(later.taken_in) as taken_in from tickets later where later.workshop_id = tickets.workshop_id and later.racket_id = tickets.racket_id and later.number <> tickets.number and later.removed_at is null and later.taken_in > tickets.closed_at) next`,
+          sql`next.taken_in is not null`,
+        )
+        .leftJoin(courtWords, eq(courtWords.ticketId, tickets.id))
+        .where(and(closed, eq(tickets.mainStringId, stringId)));
+      return row ?? { beds: 0, days: null, early: 0, hours: null };
     },
 
     /** Who strung how many since a day, how long they took at the bench, and how many came back within two weeks. */

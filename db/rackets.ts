@@ -117,6 +117,14 @@ export function racketsOf(db: Connection, workshopId: string) {
       return rowCount ? 'saved' : missed(await this.get(id), { balance });
     },
 
+    /** Somebody else strung it on a day, or nobody did after all. */
+    async strungElsewhere(id: string, day: string | null): Promise<void> {
+      await db
+        .update(rackets)
+        .set({ elsewhereOn: day, version: sql`${rackets.version} + 1` })
+        .where(one(id));
+    },
+
     async remember(id: string, build: Talk['racket']): Promise<void> {
       await db.update(rackets).set({ build }).where(one(id));
     },

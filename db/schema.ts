@@ -244,6 +244,8 @@ export const rackets = pgTable(
     /** Weight, grip, lead: what was said of it at Setup. */
     build: document(BUILD),
     balance: document(BALANCE),
+    /** Somebody else strung it then: what is in it is not ours. `2026-11-27` */
+    elsewhereOn: text(),
   },
   (t) => [
     unique().on(t.workshopId, t.id),

@@ -165,3 +165,63 @@ test('a bed of eight weeks ago is due in nine days by its curve, is tapped, and 
   );
   await theirs.context().close();
 });
+
+test('the next take-in asks how the last bed played, and Setup begins with it', async ({
+  page,
+}) => {
+  page.setDefaultTimeout(20_000);
+  await page.goto('/tickets/405/take-in');
+  await awake(page);
+  const asked = page.getByRole('region', { name: 'How the last one played' });
+  await asked.getByRole('checkbox', { name: 'launches' }).click();
+  await asked.getByRole('radio', { name: 'no, another one' }).click();
+  await asked.getByRole('button', { name: 'Write it down' }).click();
+  await expect(asked.getByText('Setup begins with it.').last()).toBeVisible();
+  await page.goto('/tickets/405/setup');
+  await expect(page.getByText(/^They would not take .* again\./)).toBeVisible();
+  await expect(page.getByRole('checkbox', { name: 'launches' })).toBeChecked();
+});
+
+test('a racket is weighed and swung, what would make it another is worked out, and the hoop is seen pull by pull', async ({
+  page,
+}) => {
+  page.setDefaultTimeout(20_000);
+  await page.goto('/tickets/401/pull');
+  await page.getByRole('link', { name: 'What the hoop does' }).click();
+  await page.waitForURL(/\/load$/);
+  const hoop = page.getByRole('img', {
+    name: /^The hoop with the mounts open: length 0\.\d\d mm, width -1\.\d\d mm/,
+  });
+  await expect(hoop).toBeVisible();
+  await page.getByRole('slider').fill('3');
+  await expect(page.getByRole('img', { name: /^The hoop after M\d[LR]:/ })).toBeVisible();
+  await page.getByRole('link', { name: 'on two mounts' }).click();
+  await expect(page.getByRole('heading', { name: 'Under load, on two mounts' })).toBeVisible();
+
+  await page.goto('/rackets?find=Caspian');
+  await page.getByRole('main').getByRole('row').nth(1).getByRole('link').first().click();
+  await page.waitForURL(/\/rackets\/[0-9a-f-]{36}$/);
+  await page.getByRole('link', { name: 'Mass and balance' }).click();
+  await page.waitForURL(/\/balance$/);
+  await awake(page);
+  await page.getByLabel('Mass (g)', { exact: true }).fill('31');
+  await page.getByLabel('Put on since, one a line').fill('some lead');
+  await page.getByRole('button', { name: 'Save these figures' }).click();
+  await expect(sentence(page, 'A racket weighs 60 to 450 g.')).toBeVisible();
+  await expect(sentence(page, 'is no part: write 5 g at 680 tip')).toBeVisible();
+  await page.getByLabel('Mass (g)', { exact: true }).fill('300');
+  await page.getByLabel('Balance (mm from the butt)').fill('320');
+  await page.getByLabel('Swing weight (kg·cm²)', { exact: true }).fill('300');
+  await page.getByLabel('Put on since, one a line').fill('10 g at 600 tip');
+  await page.getByRole('button', { name: 'Save these figures' }).click();
+  // Σmx/Σm, and 10 g at half a metre from the axis.
+  await expect(page.getByRole('row', { name: 'with what was put on' })).toContainText(
+    '310.0 g329.0 mm325.0 kg·cm²',
+  );
+  await page.getByLabel('Wanted mass (g)').fill('315');
+  await expect(
+    page.getByText('So it comes to what is wanted.').or(page.getByText('the nearest is')),
+  ).toBeVisible();
+  await page.getByLabel('Wanted mass (g)').fill('3');
+  await expect(page.getByText('A racket weighs 60 to 450 g.')).toBeVisible();
+});

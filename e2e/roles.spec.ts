@@ -92,7 +92,7 @@ const sentTo = (path: string, { workshopId, tickets: numbers }: Target): object 
               madeFor: workshopId,
               message: { id: workshopId, number: numbers[0], caption: '', data: 'eA==' },
             }
-          : path.endsWith('/events')
+          : /^\/bench\/.*\/events$/.test(path)
             ? { madeFor: workshopId, known: 0, events: [] }
             : undefined;
 

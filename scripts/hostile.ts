@@ -333,6 +333,7 @@ export function argumentsOf(
     weighRacket: [FORGED, version, NOT_WEIGHED],
     addReading: [FORGED, number(), NO_READING],
     removeReading: [FORGED],
+    strungElsewhere: [FORGED, '2026-01-05'],
     remind: [999_999],
     // Nobody is reminded by a test: it takes nothing.
     remindAll: ['Hostile'],

@@ -1,12 +1,12 @@
 import { openFor } from '@/app/identity/at-work';
 import type { Metadata } from 'next';
+import { Suspense } from 'react';
 import { LiveDay } from '@/ui/day/live-day';
 import { Link } from '@/ui/link';
 import { checkDue, checkWords } from '@/core/house/calibration';
 import { DayRuler } from './day/day-ruler';
 import { StringsMissing } from './day/strings-missing';
 import { dayOf, type Day } from './day/day-of';
-import { dueBeds } from './due/due-list';
 import { DueSection } from './due/due-section';
 import { wallOf } from '@/core/queue/clock';
 import { may } from '@/core/house/policy';
@@ -48,13 +48,9 @@ export default async function TodayPage() {
   const house = await openFor('see the day');
   const { workshop, tickets, machines, jobs, clientLinks, role } = house;
   const hands = may(role, 'hand over');
-  const [waiting, wishes, due] = hands
-    ? await Promise.all([
-        jobs.uncollected(SHOWN),
-        clientLinks.openWishes(),
-        dueBeds(house, workshop),
-      ])
-    : [[], [], []];
+  const [waiting, wishes] = hands
+    ? await Promise.all([jobs.uncollected(SHOWN), clientLinks.openWishes()])
+    : [[], []];
   const now = wallTime(new Date(), workshop.timeZone);
   const [open, day, events] = await Promise.all([
     tickets.open(),
@@ -179,7 +175,8 @@ export default async function TodayPage() {
           />
         </section>
       )}
-      <DueSection beds={due} workshop={workshop} role={role} />
+      {/* It goes through every bed that is out: the day does not wait for it. */}
+      <Suspense>{hands && <DueSection house={house} />}</Suspense>
       {wishes.length > 0 && (
         <section className="mt-8" aria-label="Want to bring it again">
           <h2 className="figure mb-1 text-2xl">Want to bring it again</h2>

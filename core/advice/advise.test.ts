@@ -167,6 +167,19 @@ describe('the setups', () => {
   });
 });
 
+describe('a bed that a client left', () => {
+  it('is offered last, with the reason, whatever else speaks for it', () => {
+    const wants = { talk: { wants: ['comfort' as const] } };
+    const [first] = advised(wants).proposals;
+    const before = lastJob('multifilament', 24, 24);
+    const left = first ? [first.strung] : [];
+    const { proposals } = advised({ ...wants, last: { ...before, left } });
+    const place = proposals.findIndex(({ kind }) => kind.name === first?.kind.name);
+    expect(place).toBeGreaterThanOrEqual(proposals.length - 2);
+    expect(proposals[place]?.reasons[0]?.title).toBe('They would not take it again');
+  });
+});
+
 describe('the rules', () => {
   const all = [...RULES, ...TRANSLATIONS];
   it('each have a name of their own, a plain sentence, a source and a rank', () => {

@@ -18,6 +18,9 @@ const EVERY_SPORT = ['tennis', 'badminton', 'squash'] as const;
 const wasSoft = ({ last }: AdviceCase): boolean =>
   Boolean(last?.strung && isSoft(last.strung.mains) && isSoft(last.strung.crosses));
 
+/** No wish outweighs it, so that it stands at the end. */
+const OFFERED_LAST = -20;
+
 const facts = {
   sports: EVERY_SPORT,
   rank: 'wish',
@@ -75,6 +78,19 @@ export const LAST_JOB_RULES: readonly Rule[] = [
     rank: 'arm',
     applies: (about) => about.talk.faults.includes('hurts') && wasSoft(about),
     small: { kind: 'feel', byN: () => -STEP_N },
+    aboutLastJob: true,
+  },
+  {
+    ...facts,
+    ...inWords('left before'),
+    applies: ({ last }) => (last?.left ?? []).length > 0,
+    favours: (strung, { last }) =>
+      (last?.left ?? []).some(
+        ({ mains, crosses }) =>
+          mains.family === strung.mains.family && crosses.family === strung.crosses.family,
+      )
+        ? OFFERED_LAST
+        : 0,
     aboutLastJob: true,
   },
   {

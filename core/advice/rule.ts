@@ -30,6 +30,8 @@ export interface LastJob {
   readonly pull: PullKind | null;
   /** What was said then; null when nobody wrote it down. */
   readonly talk: Talk | null;
+  /** Beds of this racket that its client would not take again. */
+  readonly left?: readonly Strung[];
 }
 
 /** Everything that advice is given on. */

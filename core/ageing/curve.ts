@@ -141,11 +141,17 @@ export const bandAt = (rate: Rate, usual: number): Band => bandOf(ratesOf(rate),
  * @example
  * ratesOf(USUAL_RATE).middle.toFixed(3) // '1.000'
  */
-export const ratesOf = (rate: Rate): Band => ({
-  low: rateAt(rate, LOW),
-  middle: rateAt(rate, 0.5),
-  high: rateAt(rate, HIGH),
-});
+export const ratesOf = (rate: Rate): Band =>
+  rate === USUAL_RATE
+    ? USUAL_RATES
+    : { low: rateAt(rate, LOW), middle: rateAt(rate, 0.5), high: rateAt(rate, HIGH) };
+
+/** Most beds were never measured. */
+const USUAL_RATES: Band = {
+  low: rateAt(USUAL_RATE, LOW),
+  middle: rateAt(USUAL_RATE, 0.5),
+  high: rateAt(USUAL_RATE, HIGH),
+};
 
 /**
  * The same as `bandAt` where the rates are known already.

@@ -83,6 +83,29 @@ function beamStiffness(
   ];
 }
 
+/**
+ * The whole stiffness of a hoop, row by row, held to the ground as `solveHoop` holds it.
+ *
+ * @example
+ * hoopStiffness(ringHoop(100, 4, 1e8, 1e7)).length // 144
+ */
+export function hoopStiffness(hoop: Hoop): number[] {
+  const size = DOF * hoop.nodes.length;
+  const whole = new Array<number>(size * size).fill(0);
+  for (const beam of hoop.beams) {
+    const stiffness = beamStiffness(hoop, beam);
+    const places = [beam.from, beam.to].flatMap((node) => [0, 1, 2].map((k) => DOF * node + k));
+    places.forEach((i, row) =>
+      places.forEach((j, column) => {
+        whole[i * size + j] =
+          (whole[i * size + j] as number) + (stiffness[row]?.[column] as number);
+      }),
+    );
+  }
+  for (let i = 0; i < size; i++) whole[i * size + i] = (whole[i * size + i] as number) + GROUND;
+  return whole;
+}
+
 /** The order of the nodes in which a closed chain has a narrow band: from one node both ways at once, whatever is left last. */
 function folded({ nodes, beams }: Hoop): readonly number[] {
   const neighbours = nodes.map((): number[] => []);

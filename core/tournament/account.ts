@@ -27,6 +27,8 @@ export const eventLabour = (
 
 /** A racket that was closed on the day. */
 export interface AccountRacket {
+  /** Two players may have one name. */
+  readonly playerId: string;
   readonly player: string;
   readonly toPayMinor: number;
   readonly paidMinor: number;
@@ -35,6 +37,7 @@ export interface AccountRacket {
 }
 
 export interface AccountLine {
+  readonly playerId: string;
   readonly player: string;
   readonly rackets: number;
   readonly kept: number;
@@ -48,13 +51,14 @@ export interface AccountLine {
  * The account of a day, a line a player in the order of their names.
  *
  * @example
- * accountOf([{ player: 'A', toPayMinor: 2000, paidMinor: 500, kept: true }])[0].owedMinor // 1500
+ * accountOf([{ playerId: 'a', player: 'A', toPayMinor: 2000, paidMinor: 500, kept: true }])[0].owedMinor // 1500
  */
 export function accountOf(rackets: readonly AccountRacket[]): readonly AccountLine[] {
   const lines = new Map<string, AccountLine>();
-  for (const { player, toPayMinor, paidMinor, kept } of rackets) {
-    const line = lines.get(player);
-    lines.set(player, {
+  for (const { playerId, player, toPayMinor, paidMinor, kept } of rackets) {
+    const line = lines.get(playerId);
+    lines.set(playerId, {
+      playerId,
       player,
       rackets: (line?.rackets ?? 0) + 1,
       kept: (line?.kept ?? 0) + Number(kept),

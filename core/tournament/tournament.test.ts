@@ -105,17 +105,43 @@ describe('the account of a day', () => {
   );
 
   it('adds up by player and never sets one racket off against another', () => {
-    const racket = { player: 'Mara', toPayMinor: 2500, paidMinor: 2500, kept: true };
+    const racket = { playerId: 'm', player: 'Mara', toPayMinor: 2500, paidMinor: 2500, kept: true };
     expect(
       accountOf([
         racket,
         { ...racket, paidMinor: 3000 },
         { ...racket, paidMinor: 0, kept: false },
-        { ...racket, player: 'Abel', paidMinor: 1000 },
+        { ...racket, playerId: 'a', player: 'Abel', paidMinor: 1000 },
+        { ...racket, playerId: 'n' },
       ]),
     ).toEqual([
-      { player: 'Abel', rackets: 1, kept: 1, toPayMinor: 2500, paidMinor: 1000, owedMinor: 1500 },
-      { player: 'Mara', rackets: 3, kept: 2, toPayMinor: 7500, paidMinor: 5500, owedMinor: 2500 },
+      {
+        playerId: 'a',
+        player: 'Abel',
+        rackets: 1,
+        kept: 1,
+        toPayMinor: 2500,
+        paidMinor: 1000,
+        owedMinor: 1500,
+      },
+      {
+        playerId: 'm',
+        player: 'Mara',
+        rackets: 3,
+        kept: 2,
+        toPayMinor: 7500,
+        paidMinor: 5500,
+        owedMinor: 2500,
+      },
+      {
+        playerId: 'n',
+        player: 'Mara',
+        rackets: 1,
+        kept: 1,
+        toPayMinor: 2500,
+        paidMinor: 2500,
+        owedMinor: 0,
+      },
     ]);
   });
 });

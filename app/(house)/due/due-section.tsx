@@ -1,23 +1,20 @@
 import { COME_BACK_WORDS } from '@/core/ageing/comes-back';
-import { may, type Role } from '@/core/house/policy';
+import type { OpenHouse } from '@/app/identity/at-work';
+import { may } from '@/core/house/policy';
 import { formatDay } from '@/core/measure/promised-time';
 import { countWords } from '@/core/terms/count-words';
 import { dayAt } from '@/core/measure/promised-time';
 import { RowLink, Table } from '@/ui/list-page';
 import { Press } from '@/ui/press';
 import { remind, remindAll } from './actions';
-import type { DueBed } from './due-list';
-
-interface DueSectionProps {
-  readonly beds: readonly DueBed[];
-  readonly workshop: { readonly id: string; readonly timeZone: string };
-  readonly role: Role;
-}
+import { dueBeds } from './due-list';
 
 const SHOWN = 12;
 
 /** Whose strings are due, and a word to them. */
-export function DueSection({ beds, workshop, role }: DueSectionProps) {
+export async function DueSection({ house }: { readonly house: OpenHouse }) {
+  const { workshop, role } = house;
+  const beds = await dueBeds(house, workshop);
   if (beds.length === 0) return null;
   const writes = may(role, 'write to clients');
   const now = beds.filter(({ isDue }) => isDue).length;

@@ -224,7 +224,7 @@ export default async function ShelfPage() {
             </section>
           )}
           {earned.length > 0 && (
-            <section aria-label="What strings earn">
+            <section aria-label="Earned by the hour">
               <h2 className="figure mb-1 text-2xl">What strings earn</h2>
               <p className="label mb-2">
                 What is left for an hour at the bench when the string is paid at what it cost here;

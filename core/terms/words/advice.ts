@@ -147,6 +147,9 @@ export const ADVICE_WORDS = {
   'rule.cold.why': 'In the cold ball and string are dull: slightly down.',
   'rule.damp': 'Damp',
   'rule.damp.why': 'A damp ball is heavy: slightly down.',
+  'rule.left before': 'They would not take it again',
+  'rule.left before.why':
+    'What somebody had and left is offered last, whatever else speaks for it.',
   'rule.launched': 'It launched',
   'rule.launched.why': 'The ball flew: 1 kg up, and see again after a few sessions.',
   'rule.was boardy': 'It was boardy',

@@ -64,6 +64,7 @@ export default async function RacketPage({ params }: PageProps<'/rackets/[id]'>)
     readings: await readings.ofTickets(history.map((ticket) => ticket.id)),
     spec: frame?.spec,
     playsAWeek: client?.talk?.playsAWeek ?? null,
+    elsewhereOn: racket.elsewhereOn,
     today: now.slice(0, 10),
   })?.today;
   const spent = history.reduce(
@@ -146,7 +147,7 @@ export default async function RacketPage({ params }: PageProps<'/rackets/[id]'>)
               </Link>
             </>
           )}
-          {bed && (
+          {latest && (
             <Link href={`/rackets/${id}/ageing`} className="underline">
               How it ages
             </Link>

@@ -4,6 +4,7 @@ import { notFound } from 'next/navigation';
 import { cache } from 'react';
 import { routeId } from '@/app/route-id';
 import { may } from '@/core/house/policy';
+import { countWords } from '@/core/terms/count-words';
 import { Seen } from '@/ui/form/only-seen';
 import { RemoveButton } from '@/ui/remove-button';
 import { RemovedNotice } from '@/ui/removed-notice';
@@ -24,8 +25,9 @@ export async function generateMetadata({ params }: PageProps<'/strings/[id]'>): 
 
 export default async function StringPage({ params }: PageProps<'/strings/[id]'>) {
   const id = routeId((await params).id);
-  const { workshop, role, string } = await stringAt(id);
+  const { workshop, role, string, jobs } = await stringAt(id);
   if (!string) notFound();
+  const lasting = may(role, 'see records') ? await jobs.lasting(id) : undefined;
   return (
     <main className="px-6 py-6">
       <Seen only={!may(role, 'change strings')}>
@@ -33,6 +35,16 @@ export default async function StringPage({ params }: PageProps<'/strings/[id]'>)
           <RemovedNotice what="string" restore={restoreString.bind(null, workshop.id, id)} />
         )}
         <h1 className="figure mb-4 text-4xl break-words">{string.name}</h1>
+        {lasting && lasting.beds > 0 && (
+          <p className="mb-4">
+            In the mains here it stayed out {Math.round(lasting.days ?? 0)} days as a rule (
+            {countWords(lasting.beds, 'bed')} that came again; {lasting.early} of them within three
+            weeks)
+            {lasting.hours !== null &&
+              `; it broke after ${Math.round(lasting.hours)} hours of play, as clients say`}
+            .
+          </p>
+        )}
         <StringForm
           key={string.version}
           name={`string ${id}`}

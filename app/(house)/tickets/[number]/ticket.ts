@@ -183,11 +183,19 @@ export const learntFor = async ({ frame }: Pick<FoundTicket, 'frame'>): Promise<
 
 /** The job before this one on the same racket, as its record has it. */
 export async function lastJobOn({ ticket }: OpenTicket): Promise<LastJob | undefined> {
-  const { tickets } = await openWorkshop();
-  const before = (await tickets.ofRacket(ticket.racketId)).find(
+  const { tickets, court } = await openWorkshop();
+  const history = (await tickets.ofRacket(ticket.racketId)).filter(
     ({ record, number }) => record && number !== ticket.number,
   );
-  return before?.record ? lastJobOf(before.record) : undefined;
+  const [before] = history;
+  if (!before?.record) return undefined;
+  const said = await court.ofTickets(history.map(({ id }) => id));
+  const left = history.flatMap(({ id, record }) =>
+    record && said.some(({ ticketId, again }) => ticketId === id && again === 'no')
+      ? [{ mains: record.setup.mains, crosses: record.setup.crosses }]
+      : [],
+  );
+  return { ...lastJobOf(before.record), ...(left.length > 0 && { left }) };
 }
 
 /** A job keeps the house rules it was begun with, unless somebody asks for today's. */

@@ -19,11 +19,12 @@ export async function dayAccount(
 ): Promise<DayAccount> {
   const at = await eventAt(open, id);
   const zone = open.workshop.timeZone;
-  const closed = at.players.flatMap(({ name, rackets }) =>
+  const closed = at.players.flatMap(({ id: playerId, name, rackets }) =>
     rackets.flatMap(({ closedAt, toPayMinor, paidMinor, promised }) =>
       closedAt
         ? [
             {
+              playerId,
               player: name,
               at: wallTime(closedAt, zone),
               toPayMinor: toPayMinor ?? 0,

@@ -54,17 +54,19 @@ export default async function AccountPage({
       <Table
         head={['Player', 'Rackets', 'In time', 'To pay', 'Paid', 'Open']}
         empty="Nothing was handed over on this day."
-        rows={lines.map(({ player, rackets, kept, toPayMinor, paidMinor, owedMinor }) => ({
-          key: player,
-          cells: [
-            player,
-            rackets,
-            kept,
-            money(toPayMinor),
-            money(paidMinor),
-            owedMinor > 0 ? <strong key="open">{money(owedMinor)}</strong> : '',
-          ],
-        }))}
+        rows={lines.map(
+          ({ playerId, player, rackets, kept, toPayMinor, paidMinor, owedMinor }) => ({
+            key: playerId,
+            cells: [
+              player,
+              rackets,
+              kept,
+              money(toPayMinor),
+              money(paidMinor),
+              owedMinor > 0 ? <strong key="open">{money(owedMinor)}</strong> : '',
+            ],
+          }),
+        )}
       />
       {lines.length > 0 && (
         <p className="mt-4 font-medium">

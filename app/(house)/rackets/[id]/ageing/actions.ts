@@ -1,8 +1,10 @@
 'use server';
 
+import { z } from 'zod';
 import { action, entryOf, rowId, ticketNumber } from '@/app/action';
 import { misread, refused, said } from '@/app/answers';
 import { dayAt, wallTime } from '@/core/measure/promised-time';
+import { textIn } from '@/core/measure/reading';
 import type { FormAnswer } from '@/ui/form/result';
 import { readingSchema, type ReadingEntry } from './reading-entry';
 
@@ -31,3 +33,17 @@ export const addReading = action(
 export const removeReading = action('take in', said, [rowId], async ({ readings }, id) => {
   await readings.setRemoved(id, true);
 });
+
+/** Somebody else strung it on a day (`2026-02-04`), or nobody did after all. */
+export const strungElsewhere = action(
+  'take in',
+  said,
+  [rowId, textIn],
+  async ({ rackets, workshop }, racketId, text) => {
+    const day = text.trim();
+    if (day !== '' && !z.iso.date().safeParse(day).success) return 'Write the day as 2026-02-04.';
+    if (day > dayAt(new Date(), workshop.timeZone)) return 'That day is still to come.';
+    await rackets.strungElsewhere(racketId, day || null);
+    return undefined;
+  },
+);

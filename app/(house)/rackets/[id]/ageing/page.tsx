@@ -13,10 +13,12 @@ import { countWords } from '@/core/terms/count-words';
 import type { BedReading } from '@/db/readings';
 import { AgeingChart } from '@/ui/ageing-chart';
 import { Fact, Facts } from '@/ui/facts';
+import { OneField } from '@/ui/form/one-field';
 import { Link } from '@/ui/link';
 import { Table } from '@/ui/list-page';
 import { Press } from '@/ui/press';
-import { addReading, removeReading } from './actions';
+import { addReading, removeReading, strungElsewhere } from './actions';
+import { MainsPanel } from './mains-panel';
 import { ReadingForm } from './reading-form';
 import { TapPanel } from './tap-panel';
 
@@ -61,7 +63,18 @@ export default async function AgeingPage({ params }: PageProps<'/rackets/[id]/ag
     return (
       <main className="px-6 py-6">
         {head}
-        <p>It was never strung here: there is no bed whose age is known.</p>
+        {racket.elsewhereOn ? (
+          <p className="flex flex-wrap gap-x-4">
+            It was strung elsewhere on {formatDay(racket.elsewhereOn)}: the curve of our bed ended
+            there, and a new one begins when it is strung here again.
+            <Press
+              action="No, it was not"
+              press={strungElsewhere.bind(null, workshop.id, id, '')}
+            />
+          </p>
+        ) : (
+          <p>It was never strung here: there is no bed whose age is known.</p>
+        )}
       </main>
     );
   const { record, strungDay, today, narrowed, from, rough } = ageing;
@@ -115,6 +128,15 @@ export default async function AgeingPage({ params }: PageProps<'/rackets/[id]/ag
               {today.playsAWeek ? `${today.playsAWeek} a week` : 'nobody said: it only lies'}
             </Fact>
           </Facts>
+          <div className="mt-5">
+            <p className="label">Strung elsewhere since? On which day; this curve ends there.</p>
+            <OneField
+              label="Strung elsewhere on"
+              value=""
+              action="It is another bed"
+              save={strungElsewhere.bind(null, workshop.id, id)}
+            />
+          </div>
           <h2 className="figure mt-6 mb-1 text-2xl">By each school</h2>
           <Table
             head={['School', 'Says']}
@@ -140,6 +162,7 @@ export default async function AgeingPage({ params }: PageProps<'/rackets/[id]/ag
             keep={addReading.bind(null, workshop.id, randomUUID(), ageing.number)}
             key={ageing.readings.length}
           />
+          <MainsPanel />
           <section aria-label="Measured otherwise">
             <h2 className="figure mb-2 text-2xl">Measured otherwise</h2>
             <ReadingForm

@@ -74,6 +74,7 @@ export default async function PlayerPage({ params }: PageProps<'/events/[id]/pla
       closedAt
         ? [
             {
+              playerId: player.id,
               player: player.name,
               toPayMinor: toPayMinor ?? 0,
               paidMinor,

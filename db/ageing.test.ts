@@ -1,0 +1,182 @@
+/** What is measured of beds and said of them, who is due, and who is reminded. */
+import { randomUUID } from 'node:crypto';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { NOTHING_SAID } from '@/core/ageing/court';
+import { drawnOf } from '@/core/record/drawn';
+import { recordOf } from '@/core/testing/records';
+import { usual } from '@/core/testing/usual';
+import type { OpenDatabase } from './connection';
+import { people } from './doors-schema';
+import { newWorkshop, openTestDatabase } from './testing';
+import { recordsOf } from './workshop';
+
+let open: OpenDatabase;
+let person = '';
+beforeAll(async () => {
+  open = await openTestDatabase();
+  const [row] = await open.db
+    .insert(people)
+    .values({ name: 'Ada', email: `${randomUUID()}@shop.example` })
+    .returning({ id: people.id });
+  person = row?.id ?? '';
+});
+afterAll(() => open.close());
+
+async function withBed() {
+  const shop = await newWorkshop(open.db);
+  const clientId = randomUUID();
+  await shop.clients.add(
+    { name: 'Bel', contact: 'bel@court.example', tensionUnit: null, notes: '' },
+    clientId,
+  );
+  const racket = await shop.rackets.add({
+    clientId,
+    frameId: null,
+    label: 'Frame',
+    mark: '',
+    notes: '',
+  });
+  const job = async () => {
+    const ticket = await shop.tickets.add(randomUUID(), {
+      racketId: racket.id,
+      promised: '2030-01-01T18:00',
+      wish: '',
+      condition: '',
+    });
+    const record = recordOf();
+    await shop.tickets.close(ticket.number, 1, {
+      labourMinor: 1800,
+      stringMinor: 900,
+      toPayMinor: 2700,
+      collectedAt: new Date(),
+      record,
+      drawn: drawnOf(usual.job),
+    });
+    return ticket;
+  };
+  return { shop, clientId, racket, ticket: await job(), job };
+}
+
+const tap = (value: number, takenOn: string) =>
+  ({ takenOn, kind: 'tap', value, massG: null, unit: '' }) as const;
+
+describe('readings', () => {
+  it('are kept once, in the order in which they were taken, and can be taken back', async () => {
+    const { shop, ticket, racket } = await withBed();
+    const [first, second] = [randomUUID(), randomUUID()];
+    await shop.readings.add(first, ticket.id, person, tap(560, '2030-01-20T12:00'));
+    await shop.readings.add(second, ticket.id, person, tap(600, '2030-01-02T12:00'));
+    await shop.readings.add(first, ticket.id, person, tap(1, '2030-01-20T12:00'));
+    const values = async () =>
+      (await shop.readings.ofTickets([ticket.id])).map(({ value, who }) => [value, who]);
+    expect(await values()).toEqual([
+      [600, 'Ada'],
+      [560, 'Ada'],
+    ]);
+    expect([...(await shop.readings.measuredRackets())]).toEqual([racket.id]);
+    await shop.readings.setRemoved(first, true);
+    expect(await values()).toEqual([[600, 'Ada']]);
+    expect(await shop.readings.ofTickets([])).toEqual([]);
+  });
+});
+
+describe('how a bed played', () => {
+  it('is one word a job, and what is said later stands', async () => {
+    const { shop, ticket } = await withBed();
+    await shop.court.say(ticket.id, null, { ...NOTHING_SAID, faults: ['launches'], again: 'no' });
+    await shop.court.say(ticket.id, person, { ...NOTHING_SAID, again: 'yes', note: 'after all' });
+    expect(await shop.court.ofTickets([ticket.id])).toMatchObject([
+      { faults: [], again: 'yes', note: 'after all' },
+    ]);
+  });
+
+  it('tells how long a string lasts here', async () => {
+    const { shop, job } = await withBed();
+    expect(await shop.jobs.lasting(randomUUID())).toEqual({
+      beds: 0,
+      days: null,
+      early: 0,
+      hours: null,
+    });
+    await job();
+    expect((await shop.jobs.latestOfRackets(new Date(0))).map(({ number }) => number)).toEqual([2]);
+  });
+});
+
+describe('a racket that was strung elsewhere', () => {
+  it('is not due any more, until it is strung here again', async () => {
+    const { shop, racket } = await withBed();
+    const due = async () => (await shop.jobs.latestOfRackets(new Date(0))).length;
+    expect(await due()).toBe(1);
+    await shop.rackets.strungElsewhere(racket.id, '2031-01-05');
+    expect(await due()).toBe(0);
+    await shop.rackets.strungElsewhere(racket.id, null);
+    expect(await due()).toBe(1);
+  });
+});
+
+describe('a reminder', () => {
+  const letter = (clientId: string, ticketId: string) => ({
+    id: randomUUID(),
+    clientId,
+    ticketId,
+    toAddress: 'bel@court.example',
+    subject: 's',
+    text: 't',
+  });
+
+  it('goes to a client once a month, with two servers that write at the same moment', async () => {
+    const { shop, clientId, ticket } = await withBed();
+    const remind = (now = new Date()) =>
+      open.db.transaction((transaction) =>
+        recordsOf(transaction, shop.id).outbox.addReminder(
+          person,
+          letter(clientId, ticket.id),
+          now,
+        ),
+      );
+    const both = await Promise.all([remind(), remind(), remind()]);
+    expect(both.toSorted()).toEqual(['kept', 'known', 'known']);
+    expect((await shop.outbox.remindedAt()).has(clientId)).toBe(true);
+    // A month later there may be another.
+    expect(await remind(new Date(Date.now() + 31 * 24 * 60 * 60 * 1000))).toBe('kept');
+  });
+
+  it('is overtaken where the racket came in again, unless that was withdrawn', async () => {
+    const { shop, racket, ticket } = await withBed();
+    const about = { ticketId: ticket.id };
+    expect(await shop.outbox.isOvertaken(about)).toBe(false);
+    const next = await shop.tickets.add(randomUUID(), {
+      racketId: racket.id,
+      promised: '2030-02-01T18:00',
+      wish: '',
+      condition: '',
+    });
+    expect(await shop.outbox.isOvertaken(about)).toBe(true);
+    await shop.tickets.withdraw(next.number, 1, 'not wanted');
+    expect(await shop.outbox.isOvertaken(about)).toBe(false);
+  });
+
+  it('is counted with what it brought', async () => {
+    const { shop, clientId, racket, ticket } = await withBed();
+    await open.db.transaction((transaction) =>
+      recordsOf(transaction, shop.id).outbox.addReminder(
+        person,
+        letter(clientId, ticket.id),
+        new Date(),
+      ),
+    );
+    const held = await open.db.transaction((transaction) =>
+      recordsOf(transaction, shop.id).outbox.hold(new Date()),
+    );
+    await shop.outbox.sent(held?.id ?? '');
+    expect(await shop.outbox.broughtByReminders()).toEqual({ sent: 1, came: 0 });
+    await shop.tickets.add(randomUUID(), {
+      racketId: racket.id,
+      promised: '2030-02-01T18:00',
+      wish: '',
+      condition: '',
+    });
+    expect(await shop.outbox.broughtByReminders()).toEqual({ sent: 1, came: 1 });
+  });
+});
