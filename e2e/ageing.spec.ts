@@ -179,7 +179,8 @@ test('the next take-in asks how the last bed played, and Setup begins with it', 
   await expect(asked.getByText('Setup begins with it.').last()).toBeVisible();
   await page.goto('/tickets/405/setup');
   await expect(page.getByText(/^They would not take .* again\./)).toBeVisible();
-  await expect(page.getByRole('checkbox', { name: 'launches' })).toBeChecked();
+  await expect(page.getByText(/last time: launches/).first()).toBeVisible();
+  await expect(page.getByText('It launched').first()).toBeVisible();
 });
 
 test('a racket is weighed and swung, what would make it another is worked out, and the hoop is seen pull by pull', async ({

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { formatParts, parseParts, type KeptBalance } from '@/core/balance/parts';
 import { swingFromPendulum, withParts, type Figures } from '@/core/balance/racket';
 import { decimal, plainFigures } from '@/core/measure/figures';
-import { lineText, reading, textIn } from '@/core/measure/reading';
+import { lineText, textIn } from '@/core/measure/reading';
 
 const numberIn = (text: string): number =>
   /^\d{1,4}(?:[.,]\d{1,3})?$/.test(plainFigures(text)) ? decimal(plainFigures(text)) : NaN;
@@ -33,7 +33,7 @@ export const balanceSchema = z
     pivot: textIn,
     strung: z.boolean(),
     grip: lineText('the grip'),
-    parts: reading(parseParts),
+    parts: textIn,
   })
   .transform((entry, context): KeptBalance => {
     const add = (path: string, message: string) =>
@@ -63,8 +63,11 @@ export const balanceSchema = z
         swingKgCm2 = swing.value;
       else add('period', swing.ok ? LIMITS.swingKgCm2[2] : swing.problem);
     } else swingKgCm2 = figure('swing', 'swingKgCm2');
-    const { parts, strung, grip } = entry;
+    const { strung, grip } = entry;
     const kept = { massG, balanceMm, swingKgCm2 };
+    const read = parseParts(entry.parts);
+    if (!read.ok) add('parts', read.problem);
+    const parts = read.ok ? read.value : [];
     if (Object.values(kept).every(Number.isFinite)) {
       const whole = withParts(kept, parts);
       if (!whole.ok) add('parts', whole.problem);
