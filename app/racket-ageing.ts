@@ -1,4 +1,5 @@
 /** How a racket’s bed ages, from the records: its own readings, its client’s plays, the house’s school. */
+import { differenceInCalendarDays, parseISO } from 'date-fns';
 import { bedToday, ageingBed, playingOf, type BedToday } from '@/core/ageing/bed-today';
 import { SCHOOLS, schoolDay, type ComeBackSchool } from '@/core/ageing/comes-back';
 import { bandOf, narrowedBy, ratesOf, type Band } from '@/core/ageing/curve';
@@ -51,6 +52,15 @@ interface Sources {
   readonly elsewhereOn: string | null;
   readonly today: string;
 }
+
+/** Days on a workshop’s clock since something was closed. */
+export const daysSince = (closedAt: Date | null, timeZone: string): number =>
+  closedAt
+    ? differenceInCalendarDays(
+        parseISO(dayAt(new Date(), timeZone)),
+        parseISO(dayAt(closedAt, timeZone)),
+      )
+    : 0;
 
 /** Days between two points of the curve. */
 const STEP_DAYS = 2;

@@ -99,6 +99,7 @@ describe('how a bed played', () => {
       hours: null,
     });
     await job();
+    expect(await shop.jobs.cameAgain(new Date(0))).toHaveLength(1);
     expect((await shop.jobs.latestOfRackets(new Date(0))).map(({ number }) => number)).toEqual([2]);
   });
 });

@@ -52,6 +52,11 @@ export interface LatestJob {
   readonly mark: string;
 }
 
+/** A bed whose racket came in again. */
+export interface BedThatCame extends Pick<LatestJob, 'closedAt' | 'sport' | 'setup' | 'talk'> {
+  readonly cameAt: Date;
+}
+
 /** How a string lasts here. */
 export interface Lasting {
   readonly beds: number;
@@ -103,6 +108,9 @@ const ORDER: Readonly<Record<Exclude<JobOrder, 'number'>, SQL>> = {
   mains: sql`${tickets.jobMains}`,
   price: sql`${tickets.toPayMinor}`,
 };
+
+/** When the racket of a job came in again; nothing where it has not. */
+const NEXT_OF_RACKET = sql`lateral (select min(later.taken_in) as taken_in from tickets later where later.workshop_id = tickets.workshop_id and later.racket_id = tickets.racket_id and later.number <> tickets.number and later.removed_at is null and later.taken_in > tickets.closed_at) next`;
 
 /** The closed jobs of one workshop, as lists show them. */
 export function jobsOf(db: Connection, workshopId: string) {
@@ -266,13 +274,28 @@ export function jobsOf(db: Connection, workshopId: string) {
           >`percentile_cont(0.5) within group (order by ${courtWords.brokeHours})`,
         })
         .from(tickets)
-        .innerJoin(
-          sql`lateral (select min(later.taken_in) as taken_in from tickets later where later.workshop_id = tickets.workshop_id and later.racket_id = tickets.racket_id and later.number <> tickets.number and later.removed_at is null and later.taken_in > tickets.closed_at) next`,
-          sql`next.taken_in is not null`,
-        )
+        .innerJoin(NEXT_OF_RACKET, sql`next.taken_in is not null`)
         .leftJoin(courtWords, eq(courtWords.ticketId, tickets.id))
         .where(and(closed, eq(tickets.mainStringId, stringId)));
       return row ?? { beds: 0, days: null, early: 0, hours: null };
+    },
+
+    /** Beds whose rackets came in again since a day, the latest first. */
+    async cameAgain(since: Date, limit = 500): Promise<readonly BedThatCame[]> {
+      const rows = await db
+        .select({
+          closedAt: sql<Date>`${tickets.closedAt}`.mapWith(tickets.closedAt),
+          cameAt: sql<Date>`next.taken_in`.mapWith(tickets.takenIn),
+          sport: sql<Sport>`${tickets.jobSport}`,
+          setup: sql<JobRecord['setup']>`${tickets.record} -> 'setup'`,
+          talk: sql<Talk | null>`${tickets.record} #> '{advice,talk}'`,
+        })
+        .from(tickets)
+        .innerJoin(NEXT_OF_RACKET, sql`next.taken_in >= ${since.toISOString()}`)
+        .where(closed)
+        .orderBy(sql`next.taken_in desc`)
+        .limit(limit);
+      return rows;
     },
 
     /** Who strung how many since a day, how long they took at the bench, and how many came back within two weeks. */

@@ -1,6 +1,8 @@
 /** What the court taught: how a bed played, in its client's words. */
+import { differenceInCalendarDays, parseISO } from 'date-fns';
 import { z } from 'zod';
 import { FAULTS, type Fault } from '../advice/talk';
+import { countWords } from '../terms/count-words';
 
 export const AGAIN = ['yes', 'no'] as const;
 export type Again = (typeof AGAIN)[number];
@@ -47,6 +49,53 @@ export function courtLine({ faults, again, brokeHours, brokeAt, note }: CourtWor
   ]
     .filter(Boolean)
     .join(', ');
+}
+
+/** Nobody plays longer in a day. From memory. */
+const MOST_HOURS_A_DAY = 10;
+
+/**
+ * Why so many hours of play cannot be, some days after stringing; nothing where they can.
+ *
+ * @example
+ * hoursProblem(400, 10) // 'It was strung 10 days ago: nobody has played 400 hours with it.'
+ */
+export const hoursProblem = (hours: number | null, days: number): string | undefined =>
+  hours !== null && hours > MOST_HOURS_A_DAY * (Math.max(0, days) + 1)
+    ? `It was strung ${countWords(Math.max(0, days), 'day')} ago: nobody has played ${hours} hours with it.`
+    : undefined;
+
+/** A racket that came again. */
+export interface CameAgain {
+  /** When it was due, and when it came; `2026-01-05`. */
+  readonly dueDay: string;
+  readonly cameDay: string;
+}
+
+export interface CameAgainFigures {
+  readonly rackets: number;
+  /** By their due day. */
+  readonly inTime: number;
+  /** Median days after it, of those that came later. */
+  readonly lateDays: number;
+}
+
+/**
+ * How many rackets came again in time, and how late the others were.
+ *
+ * @example
+ * cameAgainFigures([{ dueDay: '2026-01-05', cameDay: '2026-01-04' }, { dueDay: '2026-01-05', cameDay: '2026-01-15' }]) // { rackets: 2, inTime: 1, lateDays: 10 }
+ */
+export function cameAgainFigures(rackets: readonly CameAgain[]): CameAgainFigures {
+  const late = rackets
+    .map(({ dueDay, cameDay }) => differenceInCalendarDays(parseISO(cameDay), parseISO(dueDay)))
+    .filter((days) => days > 0)
+    .toSorted((a, b) => a - b);
+  return {
+    rackets: rackets.length,
+    inTime: rackets.length - late.length,
+    lateDays: late[Math.floor(late.length / 2)] ?? 0,
+  };
 }
 
 /** A bed that a client had, and whether they would take it again. */

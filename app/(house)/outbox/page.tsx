@@ -1,7 +1,11 @@
+import { subDays } from 'date-fns';
 import type { Metadata } from 'next';
 import { openFor } from '@/app/identity/at-work';
 import { sendSoon } from '@/app/outbox';
-import { formatWall, wallTime } from '@/core/measure/promised-time';
+import { dayAt, formatWall, wallTime } from '@/core/measure/promised-time';
+import { houseAgeing } from '@/app/house-ageing';
+import { bedToday } from '@/core/ageing/bed-today';
+import { cameAgainFigures } from '@/core/ageing/court';
 import { countWords } from '@/core/terms/count-words';
 import { RowLink, Table } from '@/ui/list-page';
 import { Press } from '@/ui/press';
@@ -10,21 +14,43 @@ import { dropLetter, retryLetter } from './actions';
 export const metadata: Metadata = { title: 'Outbox' };
 
 const LATEST = 200;
+const YEAR_DAYS = 365;
 
 /** Messages to clients: what waits, what did not go out and why, and what was sent. */
 export default async function OutboxPage() {
   const open = await openFor('write to clients');
-  const { outbox, workshop } = open;
+  const { outbox, jobs, workshop } = open;
   sendSoon(open);
   const now = wallTime(new Date(), workshop.timeZone);
-  const [letters, brought] = await Promise.all([
+  const [letters, brought, came] = await Promise.all([
     outbox.latest(LATEST),
     outbox.broughtByReminders(),
+    jobs.cameAgain(subDays(new Date(), YEAR_DAYS)),
   ]);
+  const zone = workshop.timeZone;
+  const again = cameAgainFigures(
+    came.map(({ closedAt, cameAt, sport, setup, talk }) => {
+      const strung = dayAt(closedAt, zone);
+      const bed = { setup, frame: { sport }, advice: talk && { talk } };
+      return {
+        dueDay: bedToday(bed, strung, strung, houseAgeing(workshop)).due.day,
+        cameDay: dayAt(cameAt, zone),
+      };
+    }),
+  );
   return (
     <main className="px-6 py-6">
       <div className="mb-4 flex flex-wrap items-baseline gap-x-6">
         <h1 className="figure text-4xl">Outbox</h1>
+        {again.rackets > 0 && (
+          <p className="label">
+            In a year {countWords(again.rackets, 'racket')} came again, {again.inTime} by the due
+            day
+            {again.lateDays > 0 &&
+              `, the others ${countWords(again.lateDays, 'day')} later as a rule`}
+            .
+          </p>
+        )}
         {brought.sent > 0 && (
           <p className="label">
             Of {countWords(brought.sent, 'reminder')} in a year {brought.came} brought the racket

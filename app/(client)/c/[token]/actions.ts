@@ -4,7 +4,8 @@ import { z } from 'zod';
 import { openLink } from '@/app/client-page-at';
 import { linkToken } from '@/db/client-links';
 import { SILENT } from '@/core/advice/talk';
-import { courtWordsSchema, type CourtWords } from '@/core/ageing/court';
+import { daysSince } from '@/app/racket-ageing';
+import { courtWordsSchema, hoursProblem, type CourtWords } from '@/core/ageing/court';
 import { keepable, textIn } from '@/core/measure/reading';
 
 const token = z.string().regex(linkToken);
@@ -49,9 +50,12 @@ export async function sayHowItPlayed(typed: string, said: CourtWords): Promise<s
   const words = courtWordsSchema.safeParse(said);
   if (!read.success || !words.success) return NO_LINK;
   const { work, racketId } = await openLink(read.data);
-  return work(async ({ tickets, court }) => {
+  return work(async ({ tickets, court, shopOfLink }) => {
     const [last] = (await tickets.lastOfRacket(racketId, 2)).filter(({ closedAt }) => closedAt);
     if (!last) return 'It has not been strung here yet.';
+    const { timeZone } = await shopOfLink();
+    const problem = hoursProblem(words.data.brokeHours, daysSince(last.closedAt, timeZone));
+    if (problem) return problem;
     await court.say(last.id, null, { ...words.data, note: keepable(words.data.note) });
     return 'Thank you. The next advice goes by it.';
   });
