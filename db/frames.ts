@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { and, asc, eq, ilike, isNull, sql } from 'drizzle-orm';
 import type { FrameSpec } from '@/core/frame/frame';
+import type { Calibrated } from '@/core/load/calibrate';
 import type { Connection } from './connection';
 import { containing, missed, type Saved } from './saving';
 import { frames } from './schema';
@@ -53,6 +54,11 @@ export function framesOf(db: Connection, workshopId: string) {
         .set({ name, spec, sport: spec.sport, version: version + 1 })
         .where(and(one(id), eq(frames.version, version), isNull(frames.removedAt)));
       return rowCount ? 'saved' : missed(await this.get(id), { name, spec });
+    },
+
+    /** Its hoop was measured; that is no edit of the frame, so no open form on it is late. */
+    async measureHoop(id: string, { factor, errorMm }: Calibrated): Promise<void> {
+      await db.update(frames).set({ hoopFactor: factor, hoopErrorMm: errorMm }).where(one(id));
     },
 
     async setRemoved(id: string, removed: boolean): Promise<void> {

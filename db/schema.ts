@@ -138,6 +138,9 @@ export const frames = pgTable(
     name: text().notNull(),
     sport: text().$type<Sport>().notNull(),
     spec: document(FRAME_SPEC).notNull(),
+    /** How stiff its hoop is beside the usual, by calipers, and how far that was off, mm; null where nobody measured. */
+    hoopFactor: doublePrecision(),
+    hoopErrorMm: doublePrecision(),
   },
   (t) => [
     unique().on(t.workshopId, t.id),

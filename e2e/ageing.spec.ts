@@ -199,6 +199,24 @@ test('a racket is weighed and swung, what would make it another is worked out, a
   await page.getByRole('link', { name: 'on two mounts' }).click();
   await expect(page.getByRole('heading', { name: 'Under load, on two mounts' })).toBeVisible();
 
+  // Calipers: nonsense is refused, what the page expects itself is a hoop of the usual stiffness.
+  const calipers = page.getByRole('region', { name: 'Measured with calipers' });
+  const [, length = '', width = ''] =
+    /should be (\S+) and (\S+) after/.exec((await calipers.innerText()).replace(/\s+/g, ' ')) ?? [];
+  await awake(page);
+  await page.getByLabel('Length after the mains (mm)').fill('a little');
+  await page.getByLabel('Width after the mains (mm)').fill(width);
+  await page.getByRole('button', { name: 'This hoop measures so' }).click();
+  await expect(sentence(page, 'Against the empty frame, in mm')).toBeVisible();
+  await page.getByLabel('Length after the mains (mm)').fill('9');
+  await page.getByRole('button', { name: 'This hoop measures so' }).click();
+  await expect(page.getByText('No hoop does that')).toBeVisible();
+  await page.getByLabel('Length after the mains (mm)').fill(length);
+  await page.getByRole('button', { name: 'This hoop measures so' }).click();
+  await expect(
+    page.getByText(/This hoop was measured: \d+ % of the usual stiffness/),
+  ).toBeVisible();
+
   await page.goto('/rackets?find=Caspian');
   await page.getByRole('main').getByRole('row').nth(1).getByRole('link').first().click();
   await page.waitForURL(/\/rackets\/[0-9a-f-]{36}$/);

@@ -3,6 +3,7 @@
  * all of them must be answered, none with a fault of the server.
  */
 import { NOTHING_BOUGHT } from '@/app/(house)/shelf/shelf-entry';
+import { NOT_MEASURED } from '@/app/(house)/tickets/[number]/load/calipers-entry';
 import { NOTHING_SAID } from '@/core/ageing/court';
 import { NOT_WEIGHED } from '@/app/(house)/rackets/[id]/balance/balance-entry';
 import { NO_READING } from '@/app/(house)/rackets/[id]/ageing/reading-entry';
@@ -340,6 +341,7 @@ export function argumentsOf(
     sayPlays: ['Hostile', '2'],
     sayHowItPlayed: ['Hostile', NOTHING_SAID],
     sayAtTheCounter: [999_999, NOTHING_SAID],
+    measureHoop: [number(), NOT_MEASURED],
     takeTicket: [number(), '', false],
     letTicketGo: [number()],
     addEvent: [FORGED, { ...newEvent([], 1800, 'EUR'), name: 'Hostile', days: 'Hostile' }],

@@ -131,6 +131,8 @@ function mountsOf(
 
 export interface FrameLoadOptions {
   readonly mounts: MountCount;
+  /** Bending stiffness beside what is usual for the sport, where it was measured. */
+  readonly factor?: number;
   /** Bending stiffness, N·mm²; else as is usual for the sport, by place. */
   readonly eiNmm2?: number;
   readonly eaN?: number;
@@ -214,7 +216,7 @@ export function frameLoad(job: Job, options: FrameLoadOptions): Result<LoadQuest
       widest.arc,
     ],
     options.uniform !== true,
-    { eiNmm2: options.eiNmm2 ?? base.eiNmm2, eaN: options.eaN ?? base.eaN },
+    { eiNmm2: options.eiNmm2 ?? base.eiNmm2 * (options.factor ?? 1), eaN: options.eaN ?? base.eaN },
   );
   const strings = stringsOf(bed, meshed, { mains, crosses }, options.stringEaN);
   const pulls = sequence.value.steps.flatMap(({ kind, string, pullN }) =>

@@ -48,8 +48,10 @@ const mountsOf = (way: Way): MountCount =>
 
 export interface WayFigures {
   readonly way: Way;
-  /** The largest change of length or width while it is strung, mm, and what is left of both when the mounts are open. */
+  /** The largest change of length or width while it is strung, mm; both after the last main, and when the mounts are open. */
   readonly onTheWayMm: number;
+  readonly lengthMainsMm: number;
+  readonly widthMainsMm: number;
   readonly lengthEndMm: number;
   readonly widthEndMm: number;
   /** Means beside what was set, N. */
@@ -81,6 +83,7 @@ export function wayFigures(way: Way, { pulls, strings, end }: Strung): WayFigure
   const off = strings.map(
     ({ name, finalN }) => finalN - (name.startsWith('M') ? mainsN.final : crossesN.final),
   );
+  const mains = pulls.findLast(({ string }) => string.startsWith('M'));
   const [weakest = { name: '', finalN: 0 }] = strings.toSorted((a, b) => a.finalN - b.finalN);
   return {
     way,
@@ -89,6 +92,8 @@ export function wayFigures(way: Way, { pulls, strings, end }: Strung): WayFigure
         Math.max(most, Math.abs(lengthChangeMm), Math.abs(widthChangeMm)),
       0,
     ),
+    lengthMainsMm: mains?.lengthChangeMm ?? 0,
+    widthMainsMm: mains?.widthChangeMm ?? 0,
     lengthEndMm: end.lengthChangeMm,
     widthEndMm: end.widthChangeMm,
     mainsN,
@@ -102,13 +107,15 @@ export function wayFigures(way: Way, { pulls, strings, end }: Strung): WayFigure
 /**
  * A job strung in thought in one way; undefined where it is that way already. Errors: those of `frameLoad`.
  *
+ * @param factor stiffness of the hoop beside what is usual, where it was measured
+ *
  * @example
  * stringInWay(usual.job, 'as planned').value.pulls.length >= 35 // true
  */
-export function stringInWay(job: Job, way: Way): Result<Strung> | undefined {
+export function stringInWay(job: Job, way: Way, factor = 1): Result<Strung> | undefined {
   const other = inWay(job, way);
   if (!other) return undefined;
-  const load = frameLoad(other, { mounts: mountsOf(way) });
+  const load = frameLoad(other, { mounts: mountsOf(way), factor });
   return load.ok ? { ok: true, value: stringUnderLoad(load.value) } : load;
 }
 

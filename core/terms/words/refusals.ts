@@ -67,6 +67,8 @@ export const REFUSAL_WORDS = {
   'balance.pivot': 'It hangs at its balance point and does not swing: hang it nearer to an end.',
   'balance.period':
     'No racket of that mass swings so fast: count ten swings there and back, and divide by ten.',
+  'load.no such hoop':
+    'No hoop does that: the mains make it shorter and wider, −0.8 and 1.5 mm or so. Were length and width changed over?',
   'load.no pulls': 'Nothing is pulled in this job: there is no load.',
   'parts.unread': '“{typed}” is no part: write 5 g at 680 tip, or 8 g 60-180 leather grip.',
   'parts.beyond': 'No racket is longer than {most} mm: count from the butt.',

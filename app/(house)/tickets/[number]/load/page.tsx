@@ -7,6 +7,8 @@ import { Link } from '@/ui/link';
 import { UnderLoad, type LoadFrame } from '@/ui/load/under-load';
 import { Table } from '@/ui/list-page';
 import { stationTitle } from '../station-title';
+import { measureHoop } from './actions';
+import { CalipersForm } from './calipers-form';
 import { jobAt, openTicket } from '../ticket';
 import { Waits } from '../waits';
 
@@ -20,17 +22,17 @@ export default async function UnderLoadPage({
   searchParams,
 }: PageProps<'/tickets/[number]/load'>) {
   await openFor('plan the cut');
-  const { ticket, unit } = await openTicket((await params).number);
+  const { ticket, unit, frame, workshop } = await openTicket((await params).number);
   const asked = (await searchParams).way;
   const way: Way = WAYS.find((each) => each === asked) ?? 'as planned';
   const job = await jobAt(ticket.number);
   if (!job) return <Waits number={ticket.number} path="cut" what="the cut" />;
   const all = WAYS.flatMap((each) => {
-    const strung = stringInWay(job, each);
+    const strung = stringInWay(job, each, frame?.hoopFactor ?? 1);
     return strung?.ok ? [{ way: each, strung: strung.value }] : [];
   });
   const shown = all.find((each) => each.way === way) ?? all[0];
-  const load = frameLoad(job, { mounts: 6 });
+  const load = frameLoad(job, { mounts: 6, factor: frame?.hoopFactor ?? 1 });
   if (!shown || !load.ok)
     return <Cautions cautions={['This job cannot be strung so: the Pull station says why.']} />;
   const { hoop, strings } = load.value;
@@ -71,8 +73,10 @@ export default async function UnderLoadPage({
       />
       <h2 className="figure mt-8 mb-1 text-2xl">Each way by number</h2>
       <p className="label mb-2 max-w-prose">
-        Changes of length and width in mm. How stiff a hoop is where is from memory: compare the
-        ways, and trust a figure alone only when this frame was measured.
+        Changes of length and width in mm.{' '}
+        {frame?.hoopFactor
+          ? `This hoop was measured: ${Math.round(frame.hoopFactor * 100)} % of the usual stiffness, off by ${(frame.hoopErrorMm ?? 0).toFixed(2)} mm where it was.`
+          : 'How stiff a hoop is where is from memory: compare the ways, and trust a figure alone only when this frame was measured.'}
       </p>
       <Table
         head={[
@@ -107,6 +111,23 @@ export default async function UnderLoadPage({
           ],
         }))}
       />
+      {!ticket.closedAt && (
+        <section aria-label="Measured with calipers" className="mt-8">
+          <h2 className="figure mb-1 text-2xl">Measured with calipers</h2>
+          <p className="label mb-3 max-w-prose">
+            Length and width inside, against the empty frame: on the machine after the last main,
+            and off it. They say how stiff this hoop is, and the next job on it goes by that. Here
+            it should be {signed(planned?.lengthMainsMm ?? 0)} and{' '}
+            {signed(planned?.widthMainsMm ?? 0)} after the mains,{' '}
+            {signed(planned?.lengthEndMm ?? 0)} and {signed(planned?.widthEndMm ?? 0)} at the end.
+          </p>
+          <CalipersForm
+            key={frame?.hoopFactor ?? ''}
+            name={`calipers ${ticket.id}`}
+            save={measureHoop.bind(null, workshop.id, ticket.number)}
+          />
+        </section>
+      )}
     </>
   );
 }
