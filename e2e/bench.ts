@@ -34,6 +34,8 @@ export async function takeIn(page: Page, frame: string, fromLibrary: boolean): P
     .getByRole('option', { name: fromLibrary ? frame : `Not in the library: ${frame}` })
     .first()
     .click();
+  // This list gives the keyboard back, too.
+  await expect(page.getByLabel('Frame')).toBeFocused();
   await page.getByLabel('Promised').fill('+3d 17:00');
   await page.getByRole('button', { name: 'Take it in' }).click();
   await inspect(page);
