@@ -2,7 +2,7 @@
 import { differenceInCalendarDays, parseISO } from 'date-fns';
 import { bedToday, ageingBed, playingOf, type BedToday } from '@/core/ageing/bed-today';
 import { SCHOOLS, schoolDay, type ComeBackSchool } from '@/core/ageing/comes-back';
-import { bandOf, narrowedBy, ratesOf, type Band } from '@/core/ageing/curve';
+import { bandOf, narrowedBy, ratesOf } from '@/core/ageing/curve';
 import { LONGEST_DAYS, lossOn } from '@/core/ageing/life';
 import { setPitch } from '@/core/ageing/net-pitch';
 import { racketRate, type MeasuredJob } from '@/core/ageing/racket-rate';
@@ -14,11 +14,8 @@ import { dayAt } from '@/core/measure/promised-time';
 import type { JobRecord } from '@/core/record/record';
 import type { BedReading } from '@/db/readings';
 import type { ListedTicket } from '@/db/tickets';
+import type { AgeingChartProps } from '@/ui/ageing-chart';
 import { houseAgeing } from './house-ageing';
-
-interface CurvePoint extends Band {
-  readonly day: number;
-}
 
 export interface RacketAgeing {
   readonly number: number;
@@ -29,8 +26,8 @@ export interface RacketAgeing {
   readonly narrowed: number;
   readonly from: number;
   readonly rough: boolean;
-  /** The loss day by day, as a band. */
-  readonly curve: readonly CurvePoint[];
+  /** What its chart shows, days counted from stringing. */
+  readonly chart: Omit<AgeingChartProps, 'unit'>;
   /** What a tap should be at the tension that was set, Hz. */
   readonly setHz: number | undefined;
   readonly readings: readonly BedReading[];
@@ -87,6 +84,7 @@ export function racketAgeing(sources: Sources): RacketAgeing | undefined {
     setHz: bed && setPitch(bed, ticket.record.setup, ticket.record.setup),
     setN: (ticket.record.setup.mainN + ticket.record.setup.crossN) / 2,
   });
+  const own = readings.filter(({ ticketId }) => ticketId === latest.id);
   const here = measured(latest);
   const withReadings = earlier.filter(({ id }) => readings.some(({ ticketId }) => ticketId === id));
   const { rate, rough } = racketRate(withReadings.map(measured), here, known);
@@ -97,12 +95,8 @@ export function racketAgeing(sources: Sources): RacketAgeing | undefined {
   const ageing = ageingBed(record, known);
   const rates = ratesOf(rate);
   const until = Math.max(60, Math.min(LONGEST_DAYS, Math.max(now.days, now.life.middle) + 21));
-  const about = {
-    strungDay: here.strungDay,
-    curveDays: now.life.middle,
-    playsAWeek: now.playsAWeek,
-    hasMonofilament: [ageing.mains, ageing.crosses].some(({ family }) => family === 'monofilament'),
-  };
+  const dayOf = (day: string) =>
+    differenceInCalendarDays(parseISO(day.slice(0, 10)), parseISO(here.strungDay));
   return {
     number: latest.number,
     record,
@@ -111,12 +105,19 @@ export function racketAgeing(sources: Sources): RacketAgeing | undefined {
     narrowed: narrowedBy(rate),
     from: rate.from,
     rough,
-    curve: [
-      ...FIRST_DAYS,
-      ...Array.from({ length: Math.ceil(until / STEP_DAYS) }, (_, i) => (i + 1) * STEP_DAYS),
-    ].map((day) => ({ day, ...bandOf(rates, lossOn(ageing, day, playing)) })),
+    chart: {
+      curve: [
+        ...FIRST_DAYS,
+        ...Array.from({ length: Math.ceil(until / STEP_DAYS) }, (_, i) => (i + 1) * STEP_DAYS),
+      ].map((day) => ({ day, ...bandOf(rates, lossOn(ageing, day, playing)) })),
+      setN: here.setN,
+      today: now.days,
+      due: dayOf(now.due.day),
+      ends: now.ends,
+      measured: own.map(({ takenOn }) => dayOf(takenOn)),
+    },
     setHz: here.setHz,
-    readings: readings.filter(({ ticketId }) => ticketId === latest.id),
-    schools: SCHOOLS.map((school) => ({ school, day: schoolDay(school, about) })),
+    readings: own,
+    schools: SCHOOLS.map((school) => ({ school, day: schoolDay(school, now.about) })),
   };
 }

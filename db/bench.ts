@@ -10,6 +10,9 @@ export interface StringingHand {
   readonly watcher: string | null;
 }
 
+/** How many steps of a ticket are done, as a column of a question about tickets. */
+export const STEPS_DONE = sql<number>`coalesce((select ${benchEvents.done} from ${benchEvents} where ${benchEvents.ticketId} = ${tickets.id} order by ${benchEvents.arrived} desc limit 1), 0)`;
+
 /** Kinds of deeds after which the bench stands elsewhere. */
 const MOVES = ['step', 'mishap'] as const;
 

@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { aliasedTable, and, asc, eq, inArray, isNull, sql } from 'drizzle-orm';
+import { STEPS_DONE } from './bench';
 import type { Connection } from './connection';
 import { arrangements, benches } from './day-schema';
 import { people } from './doors-schema';
@@ -118,7 +119,7 @@ export function benchesOf(db: Connection, workshopId: string) {
           method: tickets.method,
           machineId: tickets.machineId,
           spec: frames.spec,
-          stepsDone: sql<number>`coalesce((select ${benchEvents.done} from ${benchEvents} where ${benchEvents.ticketId} = ${tickets.id} order by ${benchEvents.arrived} desc limit 1), 0)`,
+          stepsDone: STEPS_DONE,
           by: sql<
             string | null
           >`(select ${people.name} from ${benchEvents} join ${people} on ${people.id} = ${benchEvents.personId} where ${benchEvents.ticketId} = ${tickets.id} order by ${benchEvents.arrived} desc limit 1)`,

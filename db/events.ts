@@ -2,11 +2,12 @@ import { randomUUID } from 'node:crypto';
 import { aliasedTable, and, asc, desc, eq, getTableColumns, isNull, sql } from 'drizzle-orm';
 import type { WallTime } from '@/core/measure/promised-time';
 import { promiseBefore } from '@/core/tournament/court';
+import { STEPS_DONE } from './bench';
 import type { Connection } from './connection';
 import { benches } from './day-schema';
 import { eventPlayers, eventRackets, events } from './event-schema';
 import { holdWorkshop, missed, type Saved } from './saving';
-import { benchEvents, clients, frames, rackets, tickets } from './schema';
+import { clients, frames, rackets, tickets } from './schema';
 
 export type WorkshopEvent = typeof events.$inferSelect;
 export type EventFacts = Omit<
@@ -56,8 +57,6 @@ export interface TaggedRacket {
 
 /** Named with its table: a question of one table names none, and the inner one would answer for itself. */
 const THIS_EVENT = sql`${sql.identifier('events')}.${sql.identifier('id')}`;
-
-const STEPS_DONE = sql<number>`coalesce((select ${benchEvents.done} from ${benchEvents} where ${benchEvents.ticketId} = ${tickets.id} order by ${benchEvents.arrived} desc limit 1), 0)`;
 
 /** The tournaments of one workshop, who plays at them, and their rackets. */
 export function eventsOf(db: Connection, workshopId: string) {

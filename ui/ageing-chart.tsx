@@ -1,7 +1,7 @@
 import { area, line, scaleLinear } from 'd3';
 import { formatTension, inTensionUnit, type TensionUnit } from '@/core/measure/units';
 
-interface AgeingChartProps {
+export interface AgeingChartProps {
   /** The share that is lost, day by day since stringing. */
   readonly curve: readonly {
     readonly day: number;

@@ -5,7 +5,7 @@ import type { StringClass } from '../advice/rule';
 import { SILENT } from '../advice/talk';
 import type { Sport } from '../terms/sport';
 import { bandAt, USUAL_RATE, type Band, type Rate } from './curve';
-import { comesBack, type ComeBack, type ComeBackSchool } from './comes-back';
+import { comesBack, type ComeBack, type ComeBackCase, type ComeBackSchool } from './comes-back';
 import { lifeDays, lifeLoss, lossOn, type Playing } from './life';
 import type { AgeingBed } from './loss';
 
@@ -35,6 +35,8 @@ export interface BedToday {
   readonly loss: Band;
   readonly due: ComeBack;
   readonly isDue: boolean;
+  /** What the schools of coming back are asked about. */
+  readonly about: ComeBackCase;
   /** The loss at which it has left what its client came for. */
   readonly ends: number;
   /** Days after stringing at which that is likely so. */
@@ -93,18 +95,20 @@ export function bedToday(
   const days = Math.max(0, differenceInCalendarDays(parseISO(today), parseISO(strungDay)));
   const ends = lifeLoss(bed, talk);
   const life = lifeDays(bed, playing, ends, rate);
-  const due = comesBack(known.school ?? 'by the curve', {
+  const about: ComeBackCase = {
     strungDay,
     curveDays: life.middle,
     playsAWeek,
     hasMonofilament: [bed.mains, bed.crosses].some(({ family }) => family === 'monofilament'),
-  });
+  };
+  const due = comesBack(known.school ?? 'by the curve', about);
   return {
     days,
     playsAWeek,
     loss: bandAt(rate, lossOn(bed, days, playing)),
     due,
     isDue: due.day <= today,
+    about,
     ends,
     life,
   };

@@ -6,7 +6,7 @@ import { linksOf, meshOf, type Net, type NetString } from '../advice/net';
 import { netOf, type BedStrings } from '../advice/same-feel';
 import type { Bed } from '../frame/bed';
 import type { Pulls } from '../measure/units';
-import { addTo, bandedMatrix, solveBanded } from '../maths/banded';
+import { addTo, bandedMatrix, factorBanded } from '../maths/banded';
 import type { Family } from '../terms/family';
 
 /** Density of the material, g/cm³: handbook values of gut, polyamide, polyester and aramid fibre, from memory. */
@@ -63,18 +63,15 @@ export function lowestPitch(net: Net, masses: StringMasses): number | undefined 
     .flatMap(({ links }) => links)
     .reduce((most, { a, b }) => Math.max(most, b === undefined ? 0 : Math.abs(a - b)), 0);
   const kg = nodes.map(() => 0);
-  const stiffness = () => {
-    const matrix = bandedMatrix(nodes.length, width);
-    for (const { string, links } of strings)
-      for (const { a, b, mm } of links) {
-        const k = (string.tensionN / mm) * N_PER_M;
-        addTo(matrix, a, a, k);
-        if (b === undefined) continue;
-        addTo(matrix, b, b, k);
-        addTo(matrix, a, b, -k);
-      }
-    return matrix;
-  };
+  const stiffness = bandedMatrix(nodes.length, width);
+  for (const { string, links } of strings)
+    for (const { a, b, mm } of links) {
+      const k = (string.tensionN / mm) * N_PER_M;
+      addTo(stiffness, a, a, k);
+      if (b === undefined) continue;
+      addTo(stiffness, b, b, k);
+      addTo(stiffness, a, b, -k);
+    }
   const isMain = new Set<NetString>(net.mains);
   for (const { string, links } of strings) {
     const perMm = (isMain.has(string) ? masses.mainsGPerM : masses.crossesGPerM) * KG_PER_MM;
@@ -83,11 +80,12 @@ export function lowestPitch(net: Net, masses: StringMasses): number | undefined 
       if (b !== undefined) kg[b] = (kg[b] as number) + (perMm * mm) / 2;
     }
   }
+  const solve = factorBanded(stiffness);
   let shape: readonly number[] = nodes.map(() => 1);
   let squared = 0;
   for (let turn = 0; turn < MOST_TURNS; turn++) {
     const pushed = shape.map((u, i) => u * (kg[i] as number));
-    const moved = solveBanded(stiffness(), pushed);
+    const moved = Array.from(solve(pushed));
     // Rayleigh's quotient of the new shape, whose K·u is what pushed it.
     const of = (a: readonly number[], b: readonly number[]) =>
       a.reduce((sum, each, i) => sum + each * (b[i] as number), 0);

@@ -231,6 +231,7 @@ function balance(
       rows.map(({ left }) => left),
       rows.map(({ right }) => right),
     );
+    if (!solved) throw new RangeError('Strings and hoop do not hang together.');
     const forces = [...strings, ...mounts].map((_, i) => pulled.get(i) ?? 0);
     unknown.forEach((i, at) => {
       forces[i] = solved[at] as number;

@@ -2,7 +2,7 @@
 
 /**
  * Solves A·x = b by elimination with the largest pivot of a column (Golub & Van Loan, Matrix Computations; from memory).
- * Throws a RangeError where A is singular.
+ * Undefined where no pivot of a column is larger than `least` of the largest entry of the diagonal: A is singular then.
  *
  * @example
  * solveDense([[0, 2], [4, 0]], [2, 8]) // [2, 1]
@@ -10,8 +10,10 @@
 export function solveDense(
   a: readonly (readonly number[])[],
   b: readonly number[],
-): readonly number[] {
+  least = 0,
+): readonly number[] | undefined {
   const n = b.length;
+  const largest = a.reduce((most, row, i) => Math.max(most, Math.abs(row[i] as number)), 0);
   const rows: Float64Array[] = a.map((row, i) => Float64Array.from([...row, b[i] as number]));
   for (let i = 0; i < n; i++) {
     let pivot = i;
@@ -21,7 +23,7 @@ export function solveDense(
     rows[pivot] = rows[i] as Float64Array;
     rows[i] = row;
     const head = row[i] as number;
-    if (head === 0) throw new RangeError('The equations do not hang together.');
+    if (Math.abs(head) <= least * largest) return undefined;
     for (let k = i + 1; k < n; k++) {
       const other = rows[k] as Float64Array;
       const share = (other[i] as number) / head;

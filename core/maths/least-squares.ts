@@ -1,4 +1,5 @@
 /** Small systems of equations in the least squares. */
+import { solveDense } from './dense';
 
 /** A pivot below this share of the largest entry is none: its unknown is not told apart from the others. */
 const SINGULAR = 1e-12;
@@ -20,27 +21,12 @@ export function solveLeast(
   b: readonly number[],
 ): readonly number[] | undefined {
   const n = a[0]?.length ?? 0;
-  const rows = Array.from({ length: n }, (_, i) => [
-    ...Array.from({ length: n }, (__, j) =>
-      a.reduce((sum, row) => sum + (row[i] as number) * (row[j] as number), 0),
-    ),
-    a.reduce((sum, row, k) => sum + (row[i] as number) * (b[k] as number), 0),
-  ]);
-  const largest = Math.max(0, ...rows.flatMap((row, i) => Math.abs(row[i] as number)));
-  for (let i = 0; i < n; i++) {
-    let pivot = i;
-    for (let k = i + 1; k < n; k++)
-      if (Math.abs(rows[k]?.[i] ?? 0) > Math.abs(rows[pivot]?.[i] ?? 0)) pivot = k;
-    const row = rows[pivot] as number[];
-    [rows[i], rows[pivot]] = [row, rows[i] as number[]];
-    const head = row[i] as number;
-    if (Math.abs(head) <= SINGULAR * largest) return undefined;
-    for (let k = 0; k < n; k++) {
-      if (k === i) continue;
-      const other = rows[k] as number[];
-      const share = (other[i] as number) / head;
-      for (let j = i; j <= n; j++) other[j] = (other[j] as number) - share * (row[j] as number);
-    }
-  }
-  return rows.map((row, i) => (row[n] as number) / (row[i] as number));
+  const sum = (of: (row: readonly number[], k: number) => number) =>
+    a.reduce((total, row, k) => total + of(row, k), 0);
+  const columns = Array.from({ length: n }, (_, i) => i);
+  return solveDense(
+    columns.map((i) => columns.map((j) => sum((row) => (row[i] as number) * (row[j] as number)))),
+    columns.map((i) => sum((row, k) => (row[i] as number) * (b[k] as number))),
+    SINGULAR,
+  );
 }

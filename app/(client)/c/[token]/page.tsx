@@ -2,7 +2,6 @@ import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { openLink } from '@/app/client-page-at';
 import { dayAt, formatDay, formatWall, wallTime } from '@/core/measure/promised-time';
-import { differenceInCalendarDays, parseISO } from 'date-fns';
 import { ageingOf } from '@/app/ageing-of';
 import { NOTHING_SAID } from '@/core/ageing/court';
 import { hoursAfter } from '@/core/ageing/life';
@@ -120,20 +119,7 @@ export default async function ClientPage({ params }: PageProps<'/c/[token]'>) {
           </Facts>
           {ageing && (
             <div className="mt-4">
-              <AgeingChart
-                curve={ageing.curve}
-                setN={(ageing.record.setup.mainN + ageing.record.setup.crossN) / 2}
-                unit={unit}
-                today={bed.days}
-                due={differenceInCalendarDays(parseISO(bed.due.day), parseISO(ageing.strungDay))}
-                ends={bed.ends}
-                measured={ageing.readings.map(({ takenOn }) =>
-                  differenceInCalendarDays(
-                    parseISO(takenOn.slice(0, 10)),
-                    parseISO(ageing.strungDay),
-                  ),
-                )}
-              />
+              <AgeingChart {...ageing.chart} unit={unit} />
               <p className="mt-2">
                 {hoursLeft === undefined
                   ? 'It only lies, as far as we know.'

@@ -3,6 +3,7 @@ import { notFound } from 'next/navigation';
 import type { OpenHouse } from '@/app/identity/at-work';
 import { routeId } from '@/app/route-id';
 import { wallTime, type WallTime } from '@/core/measure/promised-time';
+import type { AccountRacket } from '@/core/tournament/account';
 import { racketState, type RacketState } from '@/core/tournament/board';
 import type { NamedPlayer, TaggedRacket, WorkshopEvent } from '@/db/events';
 
@@ -45,3 +46,16 @@ export async function eventAt({ events, workshop }: OpenHouse, text: string): Pr
     players: lines.toSorted((a, b) => at(a).localeCompare(at(b)) || a.name.localeCompare(b.name)),
   };
 }
+
+/** The rackets of a player that were handed over, as an account takes them, each with when it was. */
+export const handedOver = (
+  { id: playerId, name, rackets }: EventPlayerLine,
+  timeZone: string,
+): readonly (AccountRacket & { readonly at: WallTime })[] =>
+  rackets.flatMap(({ closedAt, toPayMinor, paidMinor, promised }) => {
+    if (!closedAt) return [];
+    const at = wallTime(closedAt, timeZone);
+    return [
+      { playerId, player: name, at, toPayMinor: toPayMinor ?? 0, paidMinor, kept: at <= promised },
+    ];
+  });

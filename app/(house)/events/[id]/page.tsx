@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import type { Metadata } from 'next';
 import { openFor } from '@/app/identity/at-work';
 import { may } from '@/core/house/policy';
-import { formatWall, wallTime } from '@/core/measure/promised-time';
+import { dayAt, formatWall } from '@/core/measure/promised-time';
 import { countWords } from '@/core/terms/count-words';
 import { STATES } from '@/core/tournament/board';
 import { promiseBefore } from '@/core/tournament/court';
@@ -39,9 +39,7 @@ export default async function EventPage({ params }: PageProps<'/events/[id]'>) {
   const late = waitingNow.filter(({ promised }) => promised < now).length;
   const today = now.slice(0, 10);
   const inToday = (line: EventPlayerLine) =>
-    line.rackets.filter(
-      ({ takenIn }) => wallTime(takenIn, workshop.timeZone).slice(0, 10) === today,
-    ).length;
+    line.rackets.filter(({ takenIn }) => dayAt(takenIn, workshop.timeZone) === today).length;
   const morning = players.reduce(
     (sum, { orders }) => sum + racketCount(orders.orders, 'every morning'),
     0,

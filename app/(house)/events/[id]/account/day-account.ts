@@ -1,9 +1,8 @@
 /** The account of one day of an event. */
 import { z } from 'zod';
-import { wallTime } from '@/core/measure/promised-time';
 import { accountOf, type AccountLine } from '@/core/tournament/account';
 import type { OpenHouse } from '@/app/identity/at-work';
-import { eventAt, type EventAt } from '../event-at';
+import { eventAt, handedOver, type EventAt } from '../event-at';
 
 export interface DayAccount extends EventAt {
   readonly day: string;
@@ -18,23 +17,7 @@ export async function dayAccount(
   asked: string | undefined,
 ): Promise<DayAccount> {
   const at = await eventAt(open, id);
-  const zone = open.workshop.timeZone;
-  const closed = at.players.flatMap(({ id: playerId, name, rackets }) =>
-    rackets.flatMap(({ closedAt, toPayMinor, paidMinor, promised }) =>
-      closedAt
-        ? [
-            {
-              playerId,
-              player: name,
-              at: wallTime(closedAt, zone),
-              toPayMinor: toPayMinor ?? 0,
-              paidMinor,
-              kept: wallTime(closedAt, zone) <= promised,
-            },
-          ]
-        : [],
-    ),
-  );
+  const closed = at.players.flatMap((player) => handedOver(player, open.workshop.timeZone));
   const today = at.now.slice(0, 10);
   const day = z.iso.date().safeParse(asked).data ?? today;
   return {

@@ -1,7 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
-import { differenceInCalendarDays, parseISO } from 'date-fns';
 import { openFor } from '@/app/identity/at-work';
 import { ageingOf } from '@/app/ageing-of';
 import { routeId } from '@/app/route-id';
@@ -14,11 +13,11 @@ import type { BedReading } from '@/db/readings';
 import { AgeingChart } from '@/ui/ageing-chart';
 import { Fact, Facts } from '@/ui/facts';
 import { OneField } from '@/ui/form/one-field';
-import { Link } from '@/ui/link';
 import { Table } from '@/ui/list-page';
 import { Press } from '@/ui/press';
 import { addReading, removeReading, strungElsewhere } from './actions';
 import { MainsPanel } from './mains-panel';
+import { RacketHead } from '../racket-head';
 import { ReadingForm } from './reading-form';
 import { TapPanel } from './tap-panel';
 
@@ -47,18 +46,7 @@ export default async function AgeingPage({ params }: PageProps<'/rackets/[id]/ag
   if (!racket) notFound();
   const now = wallTime(new Date(), workshop.timeZone);
   const ageing = await ageingOf(open, workshop, racket, now.slice(0, 10));
-  const head = (
-    <div className="mb-4 flex flex-wrap items-baseline gap-x-6">
-      <h1 className="figure text-4xl">How it ages</h1>
-      <Link href={`/rackets/${id}`} className="underline">
-        {racket.frameName}
-        {racket.mark && `, ${racket.mark}`}
-      </Link>
-      <Link href={`/clients/${racket.clientId}`} className="underline">
-        {racket.clientName}
-      </Link>
-    </div>
-  );
+  const head = <RacketHead title="How it ages" racket={racket} />;
   if (!ageing)
     return (
       <main className="px-6 py-6">
@@ -77,12 +65,9 @@ export default async function AgeingPage({ params }: PageProps<'/rackets/[id]/ag
         )}
       </main>
     );
-  const { record, strungDay, today, narrowed, from, rough } = ageing;
+  const { record, strungDay, today, chart, narrowed, from, rough } = ageing;
   const unit = record.setup.unit;
-  const setN = (record.setup.mainN + record.setup.crossN) / 2;
-  const daysOf = (day: string) =>
-    differenceInCalendarDays(parseISO(day.slice(0, 10)), parseISO(strungDay));
-  const figure = (lost: number) => inTensionUnit(setN * (1 - lost), unit, 0.1).toFixed(1);
+  const figure = (lost: number) => inTensionUnit(chart.setN * (1 - lost), unit, 0.1).toFixed(1);
   const left = ({ low, high }: typeof today.loss) => `${figure(high)} to ${figure(low)} ${unit}`;
   return (
     <main className="px-6 py-6">
@@ -94,15 +79,7 @@ export default async function AgeingPage({ params }: PageProps<'/rackets/[id]/ag
       )}
       <div className="grid gap-10 lg:grid-cols-[1.5fr_1fr]">
         <section aria-label="The curve">
-          <AgeingChart
-            curve={ageing.curve}
-            setN={setN}
-            unit={unit}
-            today={today.days}
-            due={daysOf(today.due.day)}
-            ends={today.ends}
-            measured={ageing.readings.map(({ takenOn }) => daysOf(takenOn))}
-          />
+          <AgeingChart {...chart} unit={unit} />
           <p className="label mt-2 max-w-prose">
             Four of five rackets lie in the band.{' '}
             {from === 0
@@ -121,7 +98,7 @@ export default async function AgeingPage({ params }: PageProps<'/rackets/[id]/ag
               {today.isDue ? (
                 <span className="text-warn">since {formatDay(today.due.day)}</span>
               ) : (
-                `in ${countWords(daysOf(today.due.day) - today.days, 'day')}, ${formatDay(today.due.day)}`
+                `in ${countWords(chart.due - today.days, 'day')}, ${formatDay(today.due.day)}`
               )}
             </Fact>
             <Fact name="Plays">

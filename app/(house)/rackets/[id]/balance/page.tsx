@@ -5,8 +5,8 @@ import { routeId } from '@/app/route-id';
 import type { KeptBalance } from '@/core/balance/parts';
 import { massCaution, withParts, type Figures } from '@/core/balance/racket';
 import { matchPair, usualPlaces } from '@/core/balance/reach';
-import { Link } from '@/ui/link';
 import { Table } from '@/ui/list-page';
+import { RacketHead } from '../racket-head';
 import { weighRacket } from './actions';
 import { BalanceForm } from './balance-form';
 import { balanceEntryOf } from './balance-entry';
@@ -56,16 +56,7 @@ export default async function BalancePage({ params }: PageProps<'/rackets/[id]/b
     puts.map(({ name, massG }) => `${massG.toFixed(1)} g ${name}`).join(', ') || 'nothing';
   return (
     <main className="px-6 py-6">
-      <div className="mb-4 flex flex-wrap items-baseline gap-x-6">
-        <h1 className="figure text-4xl">Mass and balance</h1>
-        <Link href={`/rackets/${id}`} className="underline">
-          {racket.frameName}
-          {racket.mark && `, ${racket.mark}`}
-        </Link>
-        <Link href={`/clients/${racket.clientId}`} className="underline">
-          {racket.clientName}
-        </Link>
-      </div>
+      <RacketHead title="Mass and balance" racket={racket} />
       <div className="grid gap-10 lg:grid-cols-2">
         <section aria-label="Measured">
           <BalanceForm

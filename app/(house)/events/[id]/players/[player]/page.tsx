@@ -3,7 +3,7 @@ import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { openFor } from '@/app/identity/at-work';
 import { formatMoney } from '@/core/measure/money';
-import { formatWall, wallTime } from '@/core/measure/promised-time';
+import { dayAt, formatWall } from '@/core/measure/promised-time';
 import { formatTicket } from '@/core/measure/units';
 import { accountOf } from '@/core/tournament/account';
 import { promiseBefore } from '@/core/tournament/court';
@@ -13,7 +13,7 @@ import { Link } from '@/ui/link';
 import { RowLink, Table } from '@/ui/list-page';
 import { RemoveButton } from '@/ui/remove-button';
 import { TicketFigure } from '@/ui/ticket-figure';
-import { eventAt } from '../../event-at';
+import { eventAt, handedOver } from '../../event-at';
 import { bagIn, changePlayer, removePlayer, restorePlayer } from '../actions';
 import { MOST_IN_BAG, playerEntryOf } from '../player-entry';
 import { BagForm } from './bag-form';
@@ -63,27 +63,13 @@ export default async function PlayerPage({ params }: PageProps<'/events/[id]/pla
     free.map((racket) => racket.id),
     {
       today: player.rackets.filter(
-        ({ takenIn }) => wallTime(takenIn, workshop.timeZone).slice(0, 10) === now.slice(0, 10),
+        ({ takenIn }) => dayAt(takenIn, workshop.timeZone) === now.slice(0, 10),
       ).length,
       ever: player.rackets.length,
     },
   );
   const money = (minor: number) => formatMoney(minor, workshop.currency, workshop.locale);
-  const [account] = accountOf(
-    player.rackets.flatMap(({ closedAt, toPayMinor, paidMinor, promised }) =>
-      closedAt
-        ? [
-            {
-              playerId: player.id,
-              player: player.name,
-              toPayMinor: toPayMinor ?? 0,
-              paidMinor,
-              kept: wallTime(closedAt, workshop.timeZone) <= promised,
-            },
-          ]
-        : [],
-    ),
-  );
+  const [account] = accountOf(handedOver(player, workshop.timeZone));
   const before = player.onCourt && promiseBefore(player.onCourt, event.leadMin);
   return (
     <main className="px-6 py-6">
