@@ -23,14 +23,14 @@ const CHAPTERS = [
   ['maths'],
   ['terms'],
   ['measure'],
-  ['house', 'strings', 'balance'],
+  ['house', 'strings'],
   ['frame'],
   ['path'],
   ['cut', 'counter'],
   ['advice'],
   ['bench'],
   ['record', 'queue', 'shelf'],
-  ['tournament', 'ageing', 'sound', 'load'],
+  ['tournament', 'ageing', 'sound', 'load', 'balance', 'reading'],
   ['papers'],
 ];
 

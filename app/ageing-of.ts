@@ -7,7 +7,7 @@ import { racketAgeing, type RacketAgeing } from './racket-ageing';
 export async function ageingOf(
   { tickets, readings, clients, frames }: Records,
   workshop: { readonly timeZone: string; readonly houseRules: HouseRules | null },
-  racket: Pick<KnownRacket, 'id' | 'clientId' | 'frameId' | 'elsewhereOn'>,
+  racket: Pick<KnownRacket, 'id' | 'clientId' | 'frameId' | 'heat' | 'elsewhereOn'>,
   today: string,
 ): Promise<RacketAgeing | undefined> {
   const [history, client, frame] = await Promise.all([
@@ -21,6 +21,7 @@ export async function ageingOf(
     readings: await readings.ofTickets(history.map(({ id }) => id)),
     spec: frame?.spec,
     playsAWeek: client?.talk?.playsAWeek ?? null,
+    heat: racket.heat,
     elsewhereOn: racket.elsewhereOn,
     today,
   });

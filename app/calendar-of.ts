@@ -34,6 +34,7 @@ export async function calendarText(
     const { day } = bedToday(bed, strung, strung, {
       ...houseAgeing(workshop),
       playsAWeek: job.playsAWeek,
+      heat: job.heat,
     }).due;
     if (day < dayAt(subDays(now, DUE_SINCE_DAYS), workshop.timeZone)) return [];
     return [

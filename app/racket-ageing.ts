@@ -5,6 +5,7 @@ import { SCHOOLS, schoolDay, type ComeBackSchool } from '@/core/ageing/comes-bac
 import { bandOf, narrowedBy, ratesOf } from '@/core/ageing/curve';
 import { LONGEST_DAYS, lossOn } from '@/core/ageing/life';
 import { setPitch } from '@/core/ageing/net-pitch';
+import type { Heat } from '@/core/ageing/loss';
 import { racketRate, type MeasuredJob } from '@/core/ageing/racket-rate';
 import { SILENT } from '@/core/advice/talk';
 import { studyFrame } from '@/core/frame/bed';
@@ -45,6 +46,7 @@ interface Sources {
   readonly readings: readonly BedReading[];
   readonly spec: FrameSpec | undefined;
   readonly playsAWeek: number | null;
+  readonly heat: Heat;
   /** Somebody else strung it then. */
   readonly elsewhereOn: string | null;
   readonly today: string;
@@ -70,12 +72,12 @@ const isClosed = (ticket: ListedTicket): ticket is ClosedJob =>
 
 /** The latest bed of a racket; undefined where none was strung here, or another one is in it by now. */
 export function racketAgeing(sources: Sources): RacketAgeing | undefined {
-  const { workshop, history, readings, spec, playsAWeek, elsewhereOn, today } = sources;
+  const { workshop, history, readings, spec, playsAWeek, heat, elsewhereOn, today } = sources;
   const [latest, ...earlier] = history.filter(isClosed);
   if (!latest) return undefined;
   if (elsewhereOn !== null && elsewhereOn >= dayAt(latest.closedAt, workshop.timeZone))
     return undefined;
-  const known = { ...houseAgeing(workshop), playsAWeek };
+  const known = { ...houseAgeing(workshop), playsAWeek, heat };
   const bed = spec && studyFrame(spec).bed;
   const measured = (ticket: ClosedJob): MeasuredJob => ({
     job: ticket.record,
@@ -91,7 +93,7 @@ export function racketAgeing(sources: Sources): RacketAgeing | undefined {
   const { record } = latest;
   const talk = record.advice?.talk ?? SILENT;
   const now = bedToday(record, here.strungDay, today, { ...known, rate });
-  const playing = playingOf(talk, now.playsAWeek);
+  const playing = playingOf(talk, now.playsAWeek, heat);
   const ageing = ageingBed(record, known);
   const rates = ratesOf(rate);
   const until = Math.max(60, Math.min(LONGEST_DAYS, Math.max(now.days, now.life.middle) + 21));

@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { aliasedTable, and, asc, eq, inArray, isNull, sql } from 'drizzle-orm';
+import type { StandingMachine } from '@/core/house/machine';
 import { STEPS_DONE } from './bench';
 import type { Connection } from './connection';
 import { arrangements, benches } from './day-schema';
@@ -9,6 +10,11 @@ import { holdWorkshop, missed, type Saved } from './saving';
 import { benchEvents, frames, machines, rackets, tickets } from './schema';
 
 export type Bench = typeof benches.$inferSelect;
+/** A bench with the machine that stands there; null where any does. */
+export type BenchWithMachine = Bench & {
+  readonly machine: string | null;
+  readonly standing: StandingMachine | null;
+};
 export type BenchFacts = Pick<Bench, 'name' | 'machineId' | 'hand' | 'hours'>;
 
 /** An open ticket as the day needs it: what is to be strung, how far it is, and what was arranged. */
@@ -17,6 +23,8 @@ export interface TicketOfDay {
   readonly number: number;
   readonly promised: string;
   readonly method: typeof tickets.$inferSelect.method;
+  readonly shortSide: typeof tickets.$inferSelect.shortSide;
+  readonly crossStart: typeof tickets.$inferSelect.crossStart;
   readonly machineId: string | null;
   readonly spec: typeof frames.$inferSelect.spec | null;
   readonly stepsDone: number;
@@ -62,7 +70,7 @@ export function benchesOf(db: Connection, workshopId: string) {
   const taker = aliasedTable(people, 'taker');
 
   return {
-    all: (): Promise<(Bench & { readonly machine: string | null })[]> =>
+    all: (): Promise<BenchWithMachine[]> =>
       db
         .select({
           id: benches.id,
@@ -75,6 +83,13 @@ export function benchesOf(db: Connection, workshopId: string) {
           hand: benches.hand,
           hours: benches.hours,
           machine: machines.name,
+          standing: {
+            sports: machines.sports,
+            mounts: machines.mounts,
+            clampKind: machines.clampKind,
+            clamps: machines.clamps,
+            startingClamps: machines.startingClamps,
+          },
         })
         .from(benches)
         .leftJoin(machines, eq(machines.id, benches.machineId))
@@ -117,6 +132,8 @@ export function benchesOf(db: Connection, workshopId: string) {
           number: tickets.number,
           promised: tickets.promised,
           method: tickets.method,
+          shortSide: tickets.shortSide,
+          crossStart: tickets.crossStart,
           machineId: tickets.machineId,
           spec: frames.spec,
           stepsDone: STEPS_DONE,

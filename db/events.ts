@@ -188,6 +188,14 @@ export function eventsOf(db: Connection, workshopId: string) {
       return row?.benchId ?? benchId;
     },
 
+    /** Where a player is on court; when stays, and so do the promises. */
+    async nameCourt(id: string, court: string): Promise<void> {
+      await db
+        .update(eventPlayers)
+        .set({ court, version: sql`${eventPlayers.version} + 1` })
+        .where(onePlayer(id));
+    },
+
     /**
      * A player is on court at another time, and what is open of theirs is promised for it. Says how many rackets that
      * moves. Call it inside a transaction.

@@ -47,6 +47,7 @@ export interface LatestJob {
   readonly client: string;
   /** What the client says now. */
   readonly playsAWeek: number | null;
+  readonly heat: typeof rackets.$inferSelect.heat;
   readonly mayWrite: typeof clients.$inferSelect.mayWrite;
   readonly racket: string;
   readonly mark: string;
@@ -242,6 +243,7 @@ export function jobsOf(db: Connection, workshopId: string) {
           clientId: clients.id,
           client: clients.name,
           playsAWeek: sql<number | null>`(${clients.talk} ->> 'playsAWeek')::double precision`,
+          heat: rackets.heat,
           mayWrite: clients.mayWrite,
           racket: sql<string>`coalesce(${frames.name}, ${rackets.label})`,
           mark: rackets.mark,

@@ -125,6 +125,14 @@ export function racketsOf(db: Connection, workshopId: string) {
         .where(one(id));
     },
 
+    /** Where it lies between plays. */
+    async liesIn(id: string, heat: Racket['heat']): Promise<void> {
+      await db
+        .update(rackets)
+        .set({ heat, version: sql`${rackets.version} + 1` })
+        .where(one(id));
+    },
+
     async remember(id: string, build: Talk['racket']): Promise<void> {
       await db.update(rackets).set({ build }).where(one(id));
     },

@@ -16,6 +16,7 @@ import {
   uuid,
 } from 'drizzle-orm/pg-core';
 import type { NotFor } from '@/core/strings/not-for';
+import type { Heat } from '@/core/ageing/loss';
 import type { Hand } from '@/core/bench/times';
 import type { Family, Shape } from '@/core/terms/family';
 import type { ClampKind, MachineKind } from '@/core/house/machine';
@@ -199,6 +200,12 @@ export const machines = pgTable(
     clampKind: text().$type<ClampKind>().notNull().default('fixed swivel'),
     clamps: integer().notNull().default(2),
     startingClamps: integer().notNull().default(1),
+    /** What its mounts, with their adaptors, hold. */
+    sports: text()
+      .array()
+      .$type<readonly Sport[]>()
+      .notNull()
+      .default(sql`'{tennis,badminton,squash}'`),
     /** Where its head answers on a line, `ws://…`; null where it is worked by hand. */
     headAddress: text(),
     /** Days from one check of its pull to the next. */
@@ -249,6 +256,8 @@ export const rackets = pgTable(
     balance: document(BALANCE),
     /** Somebody else strung it then: what is in it is not ours. `2026-11-27` */
     elsewhereOn: text(),
+    /** Where it lies, as far as it bears on how it ages. */
+    heat: text().$type<Heat>().notNull().default('usual'),
   },
   (t) => [
     unique().on(t.workshopId, t.id),

@@ -243,4 +243,23 @@ test('a racket is weighed and swung, what would make it another is worked out, a
   ).toBeVisible();
   await page.getByLabel('Wanted mass (g)').fill('3');
   await expect(page.getByText('A racket weighs 60 to 450 g.')).toBeVisible();
+
+  // What is in it is known from its last job; what another one weighs more or less is put on.
+  const another = page.getByRole('region', { name: 'Another string' });
+  await another.getByRole('combobox', { name: 'String' }).fill('Bryndal Anvil');
+  await page.getByRole('option').first().click();
+  await another.getByRole('button', { name: /^Put on: -?\d/ }).click();
+  await expect(page.getByLabel('Put on since, one a line')).toHaveValue(
+    /^10 g at 600 tip\n-?\d+(\.\d)? g \d{3}-\d{3} Bryndal Anvil/,
+  );
+
+  // In a hot car it loses more by lying.
+  await page.goto(page.url().replace('/balance', '/ageing'));
+  await awake(page);
+  const curve = page.getByRole('region', { name: 'The curve' });
+  const before = await curve.innerText();
+  await page.getByRole('radio', { name: 'a hot car or attic' }).click();
+  await expect.poll(() => curve.innerText()).not.toBe(before);
+  await page.reload();
+  await expect(page.getByRole('radio', { name: 'a hot car or attic' })).toBeChecked();
 });

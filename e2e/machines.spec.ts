@@ -34,6 +34,11 @@ test('a machine is checked, its correction applied, and its head pulls, slips an
   await page.getByRole('button', { name: 'Add the machine' }).click();
   await expect(sentence(page, 'Write where the head answers')).toBeVisible();
   await page.getByLabel('Where its head answers').fill(HEAD);
+  for (const sport of ['tennis', 'badminton', 'squash'])
+    await page.getByRole('checkbox', { name: sport }).click();
+  await page.getByRole('button', { name: 'Add the machine' }).click();
+  await expect(sentence(page, 'Tick what its mounts hold')).toBeVisible();
+  await page.getByRole('checkbox', { name: 'tennis' }).click();
   await page.getByRole('button', { name: 'Add the machine' }).click();
   await page.waitForURL(/machines\/[0-9a-f-]{36}$/);
   await expect(page.getByText('Its pull was never checked')).toBeVisible();

@@ -335,6 +335,8 @@ export function argumentsOf(
     addReading: [FORGED, number(), NO_READING],
     removeReading: [FORGED],
     strungElsewhere: [FORGED, '2026-01-05'],
+    liesIn: [FORGED, 'hot'],
+    putOn: [FORGED, '5 g at 680'],
     remind: [999_999],
     // Nobody is reminded by a test: it takes nothing.
     remindAll: ['Hostile'],

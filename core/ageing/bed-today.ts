@@ -7,7 +7,7 @@ import type { Sport } from '../terms/sport';
 import { bandAt, USUAL_RATE, type Band, type Rate } from './curve';
 import { comesBack, type ComeBack, type ComeBackCase, type ComeBackSchool } from './comes-back';
 import { lifeDays, lifeLoss, lossOn, type Playing } from './life';
-import type { AgeingBed } from './loss';
+import type { AgeingBed, Heat } from './loss';
 
 /** What of a job says how its bed ages. */
 export interface StrungJob {
@@ -25,6 +25,8 @@ export interface KnownOfBed {
   readonly school?: ComeBackSchool;
   readonly pull?: AgeingBed['pull'];
   readonly preStretched?: boolean;
+  /** Where it lies. */
+  readonly heat?: Heat;
 }
 
 export interface BedToday {
@@ -66,11 +68,15 @@ export const ageingBed = (
  * @example
  * playingOf(usual.about.talk, 2).swing // 'medium'
  */
-export const playingOf = (talk: Talk, playsAWeek: number | null): Playing => ({
+export const playingOf = (
+  talk: Talk,
+  playsAWeek: number | null,
+  heat: Heat = 'usual',
+): Playing => ({
   playsAWeek,
   swing: talk.swing ?? 'medium',
   spin: talk.style === 'spin',
-  heat: 'usual',
+  heat,
 });
 
 /**
@@ -91,7 +97,7 @@ export function bedToday(
   const playsAWeek = known.playsAWeek ?? talk.playsAWeek;
   const rate = known.rate ?? USUAL_RATE;
   const bed = ageingBed(job, known);
-  const playing = playingOf(talk, playsAWeek);
+  const playing = playingOf(talk, playsAWeek, known.heat);
   const days = Math.max(0, differenceInCalendarDays(parseISO(today), parseISO(strungDay)));
   const ends = lifeLoss(bed, talk);
   const life = lifeDays(bed, playing, ends, rate);

@@ -1,4 +1,5 @@
 /** What a bed loses of its tension: at the bench, by play, and by lying. */
+import { z } from 'zod';
 import { MAIN_SHARE } from '../advice/rule';
 import { gaugeAbove } from '../advice/strung';
 import type { StringClass } from '../advice/rule';
@@ -42,11 +43,13 @@ const A_STEP_THINNER = 0.04;
 /** How hard a bed is hit, beside a medium swing. From memory. */
 const SWINGS = { slow: 0.85, medium: 1, fast: 1.2 } as const;
 const SPIN = 1.1;
-/** Where it lies: a cool room, anywhere, a hot car or attic. From memory. */
-const HEATS = { cool: 0.7, usual: 1, hot: 1.8 } as const;
+export const heatSchema = z.enum(['cool', 'usual', 'hot']);
+/** Where it lies: a cool room, anywhere, a hot car or attic. */
+export type Heat = z.infer<typeof heatSchema>;
+/** What lying takes there, beside what is usual. From memory. */
+const HEATS: Readonly<Record<Heat, number>> = { cool: 0.7, usual: 1, hot: 1.8 };
 
 type Swing = keyof typeof SWINGS;
-type Heat = keyof typeof HEATS;
 
 export interface AgeingBed {
   readonly sport: Sport;

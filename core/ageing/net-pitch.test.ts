@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { Net, NetString } from '../advice/net';
-import { gramsAMetre, lowestPitch, pairsOf, tensionShare } from './net-pitch';
+import { gramsAMetre } from '../strings/mass';
+import { lowestPitch, pairsOf, tensionShare } from './net-pitch';
 
 const R = 145;
 const TENSION = 220;

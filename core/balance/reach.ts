@@ -218,7 +218,11 @@ const USUAL: readonly (Omit<Place, 'atMm'> & { readonly at: number })[] = [
   { name: 'in the butt', at: 0.015, mostG: 20 },
 ];
 /** Usual lengths of rackets, mm: the federations allow more. From memory. */
-const LENGTH_MM: Readonly<Record<Sport, number>> = { tennis: 685, badminton: 675, squash: 685 };
+export const LENGTH_MM: Readonly<Record<Sport, number>> = {
+  tennis: 685,
+  badminton: 675,
+  squash: 685,
+};
 
 /**
  * The places of a racket where lead usually goes.

@@ -1,5 +1,6 @@
 /** Stringing machines: what they are, and between two that pull differently. */
 import { z } from 'zod';
+import type { Sport } from '../terms/sport';
 import type { HouseRules } from './house-rules';
 
 export const pullKindSchema = z.enum(['constant pull', 'lock-out']);
@@ -49,6 +50,12 @@ export type ClampKind = z.infer<typeof clampKindSchema>;
  */
 export const pullKindOf = (kind: MachineKind): PullKind =>
   kind === 'crank with lock-out' ? 'lock-out' : 'constant pull';
+
+/** A machine as a bench has it. */
+export interface StandingMachine extends MachineParts {
+  /** What its mounts, with their adaptors, hold. */
+  readonly sports: readonly Sport[];
+}
 
 export interface MachineParts {
   readonly mounts: number;

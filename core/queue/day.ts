@@ -31,6 +31,8 @@ export interface DayTicket {
   readonly takenBenchId: string | null;
   /** The one bench that strings for its player. */
   readonly playerBenchId: string | null;
+  /** Benches whose machines do not suit it. */
+  readonly unsuitedBenchIds: readonly string[];
 }
 
 /** A ticket that nobody spoke of yet. */
@@ -41,6 +43,7 @@ export const UNARRANGED = {
   hereFrom: null,
   takenBenchId: null,
   playerBenchId: null,
+  unsuitedBenchIds: [],
 } as const satisfies Partial<DayTicket>;
 
 /** What past jobs teach of a sport's pace, and of how far jobs spread. */
@@ -87,8 +90,8 @@ export const atEvents = <B extends Pick<DayBench, 'id' | 'hours'>>(
   });
 
 /**
- * A ticket as a queue has it: its minutes by the hand of each bench, at benches with its machine where its cut was
- * planned for one, or at the one that strings for its player. What is begun or taken goes first, where it stands.
+ * A ticket as a queue has it: its minutes by the hand of each bench, at benches whose machine suits it, with its machine
+ * where its cut was planned for one, or at the one that strings for its player; where none suits, at any. What is begun or taken goes first, where it stands.
  *
  * @example
  * dayJob({ number: 4, promised: '1970-01-01T10:00', method: null, machineId: null, spec: null, ...UNARRANGED }, [], { times: { tennis: [], badminton: [], squash: [] }, jobs: [] }).promised // 600
@@ -105,8 +108,9 @@ export function dayJob(ticket: DayTicket, benches: readonly DayBench[], past: Pa
   const pace = paceOf(past.times[sport]);
   const minutes = (hand: Hand) => Math.max(1, Math.round(workMinutes(work, hand, pace)));
   const fitting = benches.filter(
-    ({ machineId }) =>
-      ticket.machineId === null || machineId === null || machineId === ticket.machineId,
+    ({ id, machineId }) =>
+      !ticket.unsuitedBenchIds.includes(id) &&
+      (ticket.machineId === null || machineId === null || machineId === ticket.machineId),
   );
   const benchOf = (wanted: string | null) => benches.find(({ id }) => id === wanted);
   const players = benchOf(ticket.playerBenchId);

@@ -10,7 +10,7 @@ import { dayJob, UNARRANGED } from '@/core/queue/day';
 import { brokenBy, offersFor, SURE, type Offer } from '@/core/queue/promise';
 import { isOver } from '@/db/tickets';
 import type { OpenWorkshop } from '@/db/workshop';
-import { dayOf, daysOf } from './day-of';
+import { dayOf, daysOf, unsuitedFor } from './day-of';
 
 const turn = z.object({
   number: ticketNumber,
@@ -64,14 +64,18 @@ async function atTheCounter(
   const racket = racketId ? await open.rackets.get(racketId) : undefined;
   const id = racket?.frameId ?? frameId;
   const frame = id ? await open.frames.get(id) : undefined;
+  const spec = frame?.spec ?? null;
+  const untold = { spec, method: null, shortSide: null, crossStart: null };
   const one = dayJob(
     {
       number: 0,
       promised: day.now,
-      method: null,
       machineId: null,
-      spec: frame?.spec ?? null,
+      ...untold,
       ...UNARRANGED,
+      unsuitedBenchIds: unsuitedFor(untold, day.benches, open.workshop).map(
+        ({ benchId }) => benchId,
+      ),
     },
     day.benches,
     day.past,

@@ -1,4 +1,8 @@
 /** The day of a workshop: who strings what when, from the records. */
+import { LRUCache } from 'lru-cache';
+import { USUAL_HOUSE, type HouseRules } from '@/core/house/house-rules';
+import type { StandingMachine } from '@/core/house/machine';
+import type { PathChoice } from '@/core/path/path';
 import { wallTime, type WallTime } from '@/core/measure/promised-time';
 import { wallMinutes } from '@/core/queue/clock';
 import { atEvents, dayBenches, dayJob, type DayBench, type PastDays } from '@/core/queue/day';
@@ -6,15 +10,24 @@ import { USUAL_WEEK } from '@/core/queue/hours';
 import type { QueueBench } from '@/core/queue/jobs';
 import { PAGE_PATIENCE, planQueue, type QueuePlan } from '@/core/queue/plan';
 import { planDays, type PlannedDays, type SureJob } from '@/core/queue/promise';
+import { machineProblem, type Stringing } from '@/core/queue/suits';
+import { english, type Message } from '@/core/terms/words/english';
 import type { Result } from '@/core/terms/result';
 import type { TicketOfDay, Turn } from '@/db/benches';
 import type { Records, Workshop } from '@/db/workshop';
 
 /** A bench as the day shows it. */
 interface ShownBench extends DayBench {
+  readonly standing: StandingMachine | null;
   readonly name: string;
   /** What stands there, in words. */
   readonly machine: string | null;
+}
+
+/** A bench whose machine does not suit a ticket, and why. */
+interface Unsuited {
+  readonly benchId: string;
+  readonly why: string;
 }
 
 export interface Day {
@@ -25,6 +38,8 @@ export interface Day {
   readonly open: readonly QueueBench[];
   readonly tickets: readonly TicketOfDay[];
   readonly jobs: readonly SureJob[];
+  /** By the number of its ticket; a ticket that every machine suits has none. */
+  readonly unsuited: ReadonlyMap<number, readonly Unsuited[]>;
   readonly past: PastDays;
   readonly plan: Result<QueuePlan>;
   readonly turns: readonly Turn[];
@@ -36,6 +51,7 @@ const usualBench = (workshop: Pick<Workshop, 'id' | 'hand'>): ShownBench => ({
   name: 'The bench',
   machine: null,
   machineId: null,
+  standing: null,
   hand: workshop.hand,
   hours: { week: USUAL_WEEK, others: {} },
 });
@@ -49,6 +65,32 @@ async function pastOf({ tickets }: Records): Promise<PastDays> {
   ]);
   return { times: { tennis, badminton, squash }, jobs };
 }
+
+/** What clamps can do is worked out step by step; the same question is asked at every look at the day. */
+const judged = new LRUCache<string, { readonly problem: Message | undefined }>({ max: 1000 });
+
+function problemOf(asked: Stringing, machine: StandingMachine, house: HouseRules) {
+  const key = JSON.stringify([asked, machine, house]);
+  const known = judged.get(key) ?? { problem: machineProblem(asked, machine, house) };
+  judged.set(key, known);
+  return known.problem;
+}
+
+/** The benches whose machines do not suit a ticket. */
+export function unsuitedFor(
+  { spec, method, shortSide, crossStart }: Pick<TicketOfDay, 'spec' | keyof PathChoice>,
+  benches: readonly ShownBench[],
+  { houseRules }: Pick<Workshop, 'houseRules'>,
+): readonly Unsuited[] {
+  if (!spec) return [];
+  const choice = method && shortSide && crossStart ? { method, shortSide, crossStart } : null;
+  return benches.flatMap(({ id: benchId, standing }) => {
+    const problem = standing && problemOf({ spec, choice }, standing, houseRules ?? USUAL_HOUSE);
+    return problem ? [{ benchId, why: english(problem) }] : [];
+  });
+}
+
+const idOf = ({ benchId }: Unsuited): string => benchId;
 
 /** The open tickets on the benches, as they are planned from now on. */
 export async function dayOf(records: Records, workshop: Workshop): Promise<Day> {
@@ -65,7 +107,16 @@ export async function dayOf(records: Records, workshop: Workshop): Promise<Day> 
     events.map(({ benchIds, days: { days } }) => ({ benchIds, days })),
   );
   const open = dayBenches(benches, wallMinutes(now));
-  const jobs = tickets.map((ticket) => dayJob(ticket, benches, past));
+  const unsuited = new Map(
+    tickets.map((ticket) => [ticket.number, unsuitedFor(ticket, benches, workshop)]),
+  );
+  const jobs = tickets.map((ticket) =>
+    dayJob(
+      { ...ticket, unsuitedBenchIds: unsuited.get(ticket.number)?.map(idOf) ?? [] },
+      benches,
+      past,
+    ),
+  );
   return {
     now,
     benches,
@@ -73,6 +124,7 @@ export async function dayOf(records: Records, workshop: Workshop): Promise<Day> 
     open,
     tickets,
     jobs,
+    unsuited,
     past,
     plan: planQueue(wallMinutes(now), open, jobs, PAGE_PATIENCE),
     turns,

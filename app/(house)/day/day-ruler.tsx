@@ -17,7 +17,7 @@ interface DayRulerProps {
 
 /** The day as it is planned now, on a ruler; or why there is no plan. */
 export function DayRuler({ day, tickets, workshopId, role }: DayRulerProps) {
-  const { plan, benches, jobs, turns, open } = day;
+  const { plan, benches, jobs, turns, open, unsuited } = day;
   if (!plan.ok)
     return (
       <p role="alert" className="text-warn mb-6">
@@ -56,6 +56,10 @@ export function DayRuler({ day, tickets, workshopId, role }: DayRulerProps) {
       ];
     }),
   }));
+  const unfit = placed.flatMap(({ number, bench }) => {
+    const why = unsuited.get(number)?.find(({ benchId }) => benchId === bench)?.why;
+    return why ? [{ number, bench: benches.find(({ id }) => id === bench)?.name ?? '', why }] : [];
+  });
   const late = placed.filter(({ lateMin }) => lateMin > 0).length;
   return (
     <section aria-label="The day" className="mb-8">
@@ -82,6 +86,11 @@ export function DayRuler({ day, tickets, workshopId, role }: DayRulerProps) {
           </Link>
         )}
       </p>
+      {unfit.map(({ number, bench, why }) => (
+        <p key={number} className="text-warn mb-2">
+          Ticket {number} stands at {bench}, whose machine does not suit it: {why}.
+        </p>
+      ))}
       <Ruler
         now={wallMinutes(day.now)}
         lanes={lanes}

@@ -51,7 +51,7 @@ export async function dueBeds(records: Records, workshop: Workshop): Promise<rea
         { setup: job.setup, frame: { sport: job.sport }, advice: job.talk && { talk: job.talk } },
         strungDay,
         today,
-        { ...known, playsAWeek: job.playsAWeek },
+        { ...known, playsAWeek: job.playsAWeek, heat: job.heat },
       );
     if (due.day > until || due.day < since) continue;
     const { racketId, number, clientId, client, racket: name, mark, mayWrite } = job;

@@ -53,6 +53,7 @@ export async function knownOf(
     const bed = bedToday(last.record, strung, today, {
       ...houseAgeing(workshop),
       playsAWeek: client?.talk?.playsAWeek ?? null,
+      heat: racket.heat,
     });
     const strings = isOneString(setup.mains, setup.crosses)
       ? [setup.mains]

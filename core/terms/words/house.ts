@@ -119,4 +119,7 @@ export const HOUSE_WORDS = {
   'house.comeBack.monthly for monofilament': 'monofilament every month, or every two',
   'house.comeBack.monthly for monofilament.why':
     'Three or four times a week on court it is dead in a month, long before it breaks.',
+  'suits.sport': 'its mounts hold no {sport} racket',
+  'suits.mounts': 'a badminton hoop wants {least} points or more, and it has {mounts}',
+  'suits.clamps': 'its clamps do not go through the job: {why}',
 } as const;

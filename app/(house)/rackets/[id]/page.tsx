@@ -64,6 +64,7 @@ export default async function RacketPage({ params }: PageProps<'/rackets/[id]'>)
     readings: await readings.ofTickets(history.map((ticket) => ticket.id)),
     spec: frame?.spec,
     playsAWeek: client?.talk?.playsAWeek ?? null,
+    heat: racket.heat,
     elsewhereOn: racket.elsewhereOn,
     today: now.slice(0, 10),
   })?.today;

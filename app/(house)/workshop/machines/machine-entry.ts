@@ -6,6 +6,7 @@ import { parseLength } from '@/core/measure/parsing';
 import { failure, success } from '@/core/terms/result';
 import { nameText, optionalReading, reading } from '@/core/measure/reading';
 import { roundTo } from '@/core/measure/units';
+import { SPORTS } from '@/core/terms/sport';
 import type { MachineFacts } from '@/db/machines';
 
 const count = <T extends string>(...counts: [T, ...T[]]) => z.enum(counts).transform(Number);
@@ -21,6 +22,10 @@ export const machineSchema = z.object({
   }),
   kind: machineKindSchema,
   mounts: count('6', '4', '2'),
+  sports: z
+    .object({ tennis: z.boolean(), badminton: z.boolean(), squash: z.boolean() })
+    .transform((held) => SPORTS.filter((sport) => held[sport]))
+    .refine((held) => held.length > 0, { error: 'Tick what its mounts hold: one at least.' }),
   clampKind: clampKindSchema,
   clamps: count('2', '1'),
   startingClamps: count('1', '0'),
@@ -45,6 +50,7 @@ export const NEW_MACHINE: MachineEntry = {
   gripperMm: '',
   kind: 'electronic constant pull',
   mounts: '6',
+  sports: { tennis: true, badminton: true, squash: true },
   clampKind: 'fixed swivel',
   clamps: '2',
   startingClamps: '1',
@@ -57,6 +63,11 @@ export const machineEntryOf = (machine: MachineFacts): MachineEntry => ({
   gripperMm: String(roundTo(machine.gripperMm / 10, 0.1)),
   kind: machine.kind,
   mounts: MOUNTS.find((points) => points === String(machine.mounts)) ?? '6',
+  sports: {
+    tennis: machine.sports.includes('tennis'),
+    badminton: machine.sports.includes('badminton'),
+    squash: machine.sports.includes('squash'),
+  },
   clampKind: machine.clampKind,
   clamps: machine.clamps === 1 ? '1' : '2',
   startingClamps: machine.startingClamps === 0 ? '0' : '1',

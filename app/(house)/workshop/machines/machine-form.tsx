@@ -2,7 +2,8 @@
 
 import { say } from '@/ui/say';
 import { clampKindSchema, machineKindSchema } from '@/core/house/machine';
-import { ChoiceField } from '@/ui/form/bound';
+import { ChoiceField, TickField } from '@/ui/form/bound';
+import { SPORTS } from '@/core/terms/sport';
 import { TextField } from '@/ui/form/field';
 import { FormFoot } from '@/ui/form/form-foot';
 import { KeptForm } from '@/ui/form/kept-form';
@@ -32,6 +33,7 @@ export function MachineForm({ name, version, initial, action, save }: MachineFor
     save,
     saved: () => say('The machine is saved.'),
   });
+  const { problem: sportsProblem } = form.field('sports');
   return (
     <KeptForm form={form} className="grid grid-cols-2 gap-4">
       <TextField label="Machine" {...form.field('name')} />
@@ -49,6 +51,19 @@ export function MachineForm({ name, version, initial, action, save }: MachineFor
         label="Points that hold the frame"
         options={plain(MOUNTS)}
       />
+      <fieldset>
+        <legend className="label">Its mounts hold</legend>
+        <div className="flex flex-wrap gap-x-4 gap-y-1 py-1.5">
+          {SPORTS.map((sport) => (
+            <TickField key={sport} control={form.control} name={`sports.${sport}`} label={sport} />
+          ))}
+        </div>
+        {sportsProblem && (
+          <p role="alert" className="text-warn">
+            {sportsProblem}
+          </p>
+        )}
+      </fieldset>
       <ChoiceField
         control={form.control}
         name="clampKind"

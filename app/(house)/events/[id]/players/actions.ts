@@ -106,15 +106,12 @@ export const sayCourt = action(
   'arrange the day',
   said,
   [rowId, textIn],
-  async ({ together }, id, text) => {
+  async (records, id, text) => {
     const court = lineText('the court').safeParse(text);
     if (!court.success) return court.error.issues[0]?.message;
-    return together(async (records) => {
-      const at = await playing(records, id);
-      if (!at) return GONE;
-      await records.events.moveCourt(id, at.player.onCourt, court.data, at.event.leadMin);
-      return undefined;
-    });
+    if (!(await playing(records, id))) return GONE;
+    await records.events.nameCourt(id, court.data);
+    return undefined;
   },
 );
 

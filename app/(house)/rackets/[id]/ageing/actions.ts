@@ -6,6 +6,7 @@ import { misread, refused, said } from '@/app/answers';
 import { dayAt, wallTime } from '@/core/measure/promised-time';
 import { textIn } from '@/core/measure/reading';
 import type { FormAnswer } from '@/ui/form/result';
+import { heatSchema } from '@/core/ageing/loss';
 import { readingSchema, type ReadingEntry } from './reading-entry';
 
 /** Keeps what was measured of the bed that a job strung. */
@@ -33,6 +34,16 @@ export const addReading = action(
 export const removeReading = action('take in', said, [rowId], async ({ readings }, id) => {
   await readings.setRemoved(id, true);
 });
+
+/** Where it lies between plays: heat takes tension out of a bed. */
+export const liesIn = action(
+  'take in',
+  said,
+  [rowId, heatSchema],
+  async ({ rackets }, racketId, heat): Promise<undefined> => {
+    await rackets.liesIn(racketId, heat);
+  },
+);
 
 /** Somebody else strung it on a day (`2026-02-04`), or nobody did after all. */
 export const strungElsewhere = action(

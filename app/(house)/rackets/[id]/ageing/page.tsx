@@ -15,7 +15,8 @@ import { Fact, Facts } from '@/ui/facts';
 import { OneField } from '@/ui/form/one-field';
 import { Table } from '@/ui/list-page';
 import { Press } from '@/ui/press';
-import { addReading, removeReading, strungElsewhere } from './actions';
+import { addReading, liesIn, removeReading, strungElsewhere } from './actions';
+import { HeatChoice } from './heat-choice';
 import { MainsPanel } from './mains-panel';
 import { RacketHead } from '../racket-head';
 import { ReadingForm } from './reading-form';
@@ -105,6 +106,11 @@ export default async function AgeingPage({ params }: PageProps<'/rackets/[id]/ag
               {today.playsAWeek ? `${today.playsAWeek} a week` : 'nobody said: it only lies'}
             </Fact>
           </Facts>
+          <HeatChoice
+            key={racket.version}
+            heat={racket.heat}
+            save={liesIn.bind(null, workshop.id, id)}
+          />
           <div className="mt-5">
             <p className="label">Strung elsewhere since? On which day; this curve ends there.</p>
             <OneField

@@ -1,0 +1,1 @@
+ALTER TABLE "machines" ADD COLUMN "sports" text[] DEFAULT '{tennis,badminton,squash}' NOT NULL;

@@ -1,0 +1,1 @@
+ALTER TABLE "rackets" ADD COLUMN "heat" text DEFAULT 'usual' NOT NULL;
