@@ -21,7 +21,7 @@ const endOfHoles = z.strictObject({
     .describe('The hole of the outermost main, counted on its own.'),
 });
 
-const frameDocumentSchema = z
+export const frameDocumentSchema = z
   .strictObject({
     format: z.literal(FRAME_FORMAT),
     name: textIn.trim().min(1).max(120),

@@ -120,6 +120,7 @@ it('examples stand in every chapter', () => {
     'papers',
     'path',
     'queue',
+    'reading',
     'record',
     'shelf',
     'sound',

@@ -2,6 +2,7 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { balanceJsonSchema } from '@/formats/balance-document';
+import { bedJsonSchema } from '@/formats/bed-document';
 import { frameJsonSchema } from '@/formats/frame-document';
 import { jobJsonSchema } from '@/formats/job-document';
 import { queueJsonSchema } from '@/formats/queue-document';
@@ -17,6 +18,7 @@ for (const [name, schema] of [
   ['queue', queueJsonSchema()],
   ['shelf', shelfJsonSchema()],
   ['balance', balanceJsonSchema()],
+  ['bed', bedJsonSchema()],
 ] as const)
   writeFileSync(
     join(ROOT, `docs/formats/${name}.schema.json`),

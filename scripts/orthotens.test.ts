@@ -119,6 +119,38 @@ describe('the command without the interface', () => {
     });
   });
 
+  // Source: common practice: the bow points to where there were no crosses yet.
+  it('reads a finished bed, by its frame or by what the frame asks for', () => {
+    const seen = { crossBow: { towards: 'head', mm: 4.5 } };
+    const byFrame = orthotens(['read-bed', '-', '--json'], { frame: FRAME, seen });
+    expect(JSON.parse(byFrame.stdout)).toMatchObject({
+      toDo: 'watch',
+      stories: [
+        {
+          story: 'crosses from the throat up',
+          for: ['the crosses bow 4.5 mm towards the head'],
+        },
+        {},
+        {},
+        {},
+        {},
+        {},
+        {},
+        {},
+        {},
+        {},
+        {},
+        {},
+      ],
+    });
+    const bed = { mains: 18, mainsFinish: 'throat' };
+    const byFacts = orthotens(['read-bed', '-'], { bed, seen: { mains: 17 } });
+    expect(byFacts.stdout).toMatch(
+      /^\d+ %  The mains piece was too short, and was patched: one main is missing$/m,
+    );
+    expect(byFacts.stdout).toContain('Watch it');
+  });
+
   it.each([
     [['plan', '-', '--method', 'around-the-frame'], FRAME, 'nothing to go around'],
     [['plan', '-', '--method', 'three-piece'], FRAME, 'one of two-piece'],
@@ -128,6 +160,8 @@ describe('the command without the interface', () => {
     [['study', '-'], '{"format":', 'line 1'],
     [['pitch', '-'], 'no sound', 'no sound that can be read'],
     [['balance', '-'], { racket: { massG: 300, balanceMm: 320 } }, 'swing weight'],
+    [['read-bed', '-'], { seen: {} }, 'either the frame'],
+    [['read-bed', '-'], { bed: { mains: 17, mainsFinish: 'head' }, seen: {} }, 'bed.mains'],
     [['study', 'no-such-file.json'], '', 'cannot be read'],
     [['restring', '-'], FRAME, 'Say study FRAME.json'],
     [['study', '-', '--loud'], FRAME, 'Unknown option'],

@@ -2,7 +2,7 @@
  * Study and plan without the interface and without a database:
  *   npm run -s orthotens -- study FRAME.json [--json]
  *   npm run -s orthotens -- plan FRAME.json --method two-piece [--short-side left] [--tension 24/23] [--json]
- *   npm run -s orthotens -- job|queue|shelf|balance FILE.json [--json]
+ *   npm run -s orthotens -- job|queue|shelf|balance|read-bed FILE.json [--json]
  *   npm run -s orthotens -- pitch FILE.wav [--json]
  *   npm run -s orthotens -- load FRAME.json [--method two-piece] [--tension 55/53] [--mounts 6] [--json]
  *   npm run -s orthotens -- load --ring '{"radiusMm":145,"eiNmm2":1.2e8,"eaN":1e9,"load":{"kind":"mains","tensionN":20,"pitchMm":14}}' [--json]
@@ -11,17 +11,17 @@ import { parseArgs } from 'node:util';
 import { z } from 'zod';
 import { METHODS } from '@/core/terms/method';
 import { refuse } from './commands/command';
-import { balance, job, queue, shelf } from './commands/documents';
+import { balance, job, queue, readBed, shelf } from './commands/documents';
 import { cutOptions, plan, study, type CutOptions } from './commands/frame';
 import { load, loadOptions, ring, type LoadOptions } from './commands/load';
 import { pitch } from './commands/pitch';
 
 const USAGE =
-  'Say study FRAME.json, job JOB.json, queue QUEUE.json, shelf SHELF.json, balance RACKET.json, pitch TAPS.wav, load FRAME.json [--mounts 6], load --ring JSON or plan FRAME.json --method two-piece [--short-side left] [--cross-start left] [--family monofilament] [--gauge 1.25] [--tension 24/23], with --json for programs; - reads from the standard input.';
+  'Say study FRAME.json, job JOB.json, queue QUEUE.json, shelf SHELF.json, balance RACKET.json, read-bed BED.json, pitch TAPS.wav, load FRAME.json [--mounts 6], load --ring JSON or plan FRAME.json --method two-piece [--short-side left] [--cross-start left] [--family monofilament] [--gauge 1.25] [--tension 24/23], with --json for programs; - reads from the standard input.';
 
 const COMMANDS: Readonly<
   Record<string, (file: string, json: boolean, options: CutOptions & LoadOptions) => void>
-> = { study, plan, job, queue, shelf, balance, pitch, load };
+> = { study, plan, job, queue, shelf, balance, pitch, load, 'read-bed': readBed };
 
 const optionsSchema = z.object({ json: z.boolean().default(false), ...cutOptions, ...loadOptions });
 

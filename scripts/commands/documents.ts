@@ -1,6 +1,7 @@
-/** Commands that read one document and answer: a job, a day, a shelf, a balance. */
+/** Commands that read one document and answer: a job, a day, a shelf, a balance, a finished bed. */
 import { formatMetres } from '@/core/measure/units';
 import { planQueue } from '@/core/queue/plan';
+import { bedReport } from '@/formats/bed-document';
 import { balanceReport } from '@/formats/balance-document';
 import { jobReport, planAnew, readJobDocument } from '@/formats/job-document';
 import { queueReport, readQueue } from '@/formats/queue-document';
@@ -55,5 +56,27 @@ export function balance(file: string, json: boolean): void {
     ),
     `after ${figures(report.after)}`,
     ...(report.words ? [report.words] : []),
+  ]);
+}
+
+/** What a finished bed tells of how it was strung. */
+export function readBed(file: string, json: boolean): void {
+  const report = valueOf(file, bedReport(textOf(file)));
+  const reasons = ({ for: speaks, against }: (typeof report.stories)[number]) =>
+    [
+      speaks.length > 0 ? `: ${speaks.join('; ')}` : '',
+      against.length > 0 ? ` (against it: ${against.join('; ')})` : '',
+    ].join('');
+  show(json, report, () => [
+    ...report.stories
+      .slice(0, 3)
+      .map((each) => `${Math.round(each.chance * 100)} %  ${each.words}${reasons(each)}`),
+    report.told === 'open'
+      ? 'It cannot be told from what was seen.'
+      : report.told === 'sure'
+        ? 'That is sure.'
+        : 'That is likely.',
+    ...(report.lookAt[0] ? [`Look at ${report.lookAt[0]}.`] : []),
+    `${{ leave: 'Leave it', watch: 'Watch it', 'cut out': 'Cut it out at once' }[report.toDo]}: ${report.why}.`,
   ]);
 }

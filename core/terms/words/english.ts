@@ -11,6 +11,7 @@ import { LEDGER_WORDS } from './ledger';
 import type { MessageOf, Value, ValuesOf } from './message';
 import { METHOD_SENTENCES } from './methods';
 import { MISHAP_WORDS } from './mishap';
+import { READING_WORDS } from './reading';
 import { REFUSAL_WORDS } from './refusals';
 import { TIP_WORDS } from './tips';
 
@@ -22,6 +23,7 @@ export const ENGLISH = {
   ...LEDGER_WORDS,
   ...METHOD_SENTENCES,
   ...MISHAP_WORDS,
+  ...READING_WORDS,
   ...REFUSAL_WORDS,
   ...TIP_WORDS,
 } as const;

@@ -1,0 +1,176 @@
+/** Which stories explain a bed, by Bayes' rule over none, one, or two of them at once. */
+import type { BedSeen } from './seen';
+import { signsOf, SIGNS, type BedFacts, type Sign, type SignSeen } from './signs';
+import { lawsFor, priorOf, STORIES, touches, type Mixed, type Story } from './stories';
+
+/** Above it a reading is sure. */
+const SURE = 0.97;
+/** Above it a story is likelier than all that speaks against it. */
+const LIKELY = 0.6;
+/** A sign speaks for or against a story from there on, as a ratio of chances. */
+const SPEAKS = 2;
+/** Less than that no further look would tell, bits. */
+const LEAST_BITS = 0.02;
+
+export type Told = 'sure' | 'likely' | 'open';
+
+export interface RankedStory {
+  /** Null: the bed is as it should be. */
+  readonly story: Story | null;
+  /** How likely it is that it is true, whatever else is. */
+  readonly chance: number;
+  readonly for: readonly SignSeen[];
+  readonly against: readonly SignSeen[];
+}
+
+export interface BedReading {
+  readonly told: Told;
+  /** The likeliest first. */
+  readonly ranked: readonly RankedStory[];
+  /** Stories that are likelier than not. */
+  readonly found: readonly Story[];
+  /** What to look at next to tell the first from the second, the most telling first. */
+  readonly lookAt: readonly Sign[];
+  /** Nothing that was seen says from which end the crosses came. */
+  readonly directionOpen: boolean;
+}
+
+const density = (x: number, mean: number, sd: number): number =>
+  Math.exp(-(((x - mean) / sd) ** 2) / 2) / (sd * Math.sqrt(2 * Math.PI));
+
+/** So seldom anything at all is seen: no story is ruled out by one slip. From memory. */
+const SLIP = 1e-4;
+
+function chanceOf(seen: SignSeen, law: Mixed): number {
+  if ('outcome' in seen) return (law.plain?.[seen.outcome] ?? 0) + SLIP;
+  return (
+    (law.figure ?? []).reduce(
+      (sum, { share, mean, sd }) => sum + share * density(seen.value, mean, sd),
+      0,
+    ) + SLIP
+  );
+}
+
+/** A bow of less is none, mm: then nothing says from which end the crosses came. From memory. */
+const STRAIGHT_MM = 1.5;
+const isStraight = ({ crossBow }: BedSeen): boolean =>
+  crossBow !== null && (crossBow.towards === 'neither' || crossBow.mm < STRAIGHT_MM);
+
+/** None, one, or two stories at once. */
+function sets(
+  facts: BedFacts,
+  straight: boolean,
+): readonly { stories: readonly Story[]; prior: number }[] {
+  const known = STORIES.filter(
+    (story) => priorOf(story, facts) > 0 && !(straight && story === 'crosses from the throat up'),
+  );
+  const odds = (story: Story) => priorOf(story, facts) / (1 - priorOf(story, facts));
+  return [
+    { stories: [], prior: 1 },
+    ...known.map((story) => ({ stories: [story], prior: odds(story) })),
+    ...known.flatMap((one, i) =>
+      known
+        .slice(i + 1)
+        .map((other) => ({ stories: [one, other], prior: odds(one) * odds(other) })),
+    ),
+  ];
+}
+
+/**
+ * Reads a finished bed: every story with how likely it is, what speaks for and against it, and where to look next.
+ *
+ * Source: Bayes' rule; forward models in `stories`, how often what happens from memory.
+ * Limits: signs are taken as independent of each other once a story is given; at most two stories at once; a direction is told by the
+ * bow alone.
+ *
+ * @example
+ * readBed({ crossBow: { towards: 'head', mm: 5 }, mainBow: null, looseCrosses: null, gaps: null, knots: null, mains: null, otherMains: null, weaveFaults: null, marks: null, notches: null, runs: null, mainsHz: null, pitch: null }, { mains: 16, mainsFinish: 'head', crossesFrom: 'head', tieOff: [], besideSkips: { head: [], throat: [] } }).ranked[0].story // 'crosses from the throat up'
+ */
+export function readBed(seen: BedSeen, facts: BedFacts): BedReading {
+  const signs = signsOf(seen, facts);
+  const straight = isStraight(seen);
+  const all = sets(facts, straight).map(({ stories, prior }) => ({
+    stories,
+    weight: signs.reduce(
+      (product, sign) => product * chanceOf(sign, lawsFor(sign.sign, stories, facts)),
+      prior,
+    ),
+  }));
+  const total = all.reduce((sum, { weight }) => sum + weight, 0);
+  const chance = (of: (stories: readonly Story[]) => boolean) =>
+    all.reduce((sum, { stories, weight }) => sum + (of(stories) ? weight : 0), 0) / total;
+  const speaks = (story: Story, way: 1 | -1): readonly SignSeen[] =>
+    signs.filter((sign) => {
+      if (!touches(story, sign.sign)) return false;
+      const ratio =
+        chanceOf(sign, lawsFor(sign.sign, [story], facts)) /
+        chanceOf(sign, lawsFor(sign.sign, [], facts));
+      return way === 1 ? ratio >= SPEAKS : ratio <= 1 / SPEAKS;
+    });
+  const ranked = [
+    {
+      story: null,
+      chance: chance((stories) => stories.length === 0),
+      for: [],
+      against: [],
+    },
+    ...STORIES.map((story): RankedStory => ({
+      story,
+      // What nobody can see is as likely as before.
+      chance:
+        straight && story === 'crosses from the throat up'
+          ? priorOf(story, facts)
+          : chance((stories) => stories.includes(story)),
+      for: speaks(story, 1),
+      against: speaks(story, -1),
+    })),
+  ].toSorted((a, b) => b.chance - a.chance);
+  const [first, second] = ranked as [RankedStory, RankedStory];
+  return {
+    told: first.chance >= SURE ? 'sure' : first.chance >= LIKELY ? 'likely' : 'open',
+    ranked,
+    found: ranked.flatMap(({ story, chance: its }) => (story && its > 0.5 ? [story] : [])),
+    lookAt: tellingSigns(first, second, signs, facts),
+    directionOpen: straight || seen.crossBow === null,
+  };
+}
+
+/** How many bits a look at a sign is worth between two stories (the divergence of Jensen and Shannon). */
+function bits(one: Mixed, other: Mixed): number {
+  const term = (p: number, q: number) => (p > 0 ? p * Math.log2((2 * p) / (p + q)) : 0);
+  const pairs: (readonly [number, number])[] = [];
+  if (one.plain && other.plain)
+    for (const outcome of Object.keys(one.plain))
+      pairs.push([one.plain[outcome] ?? 0, other.plain[outcome] ?? 0]);
+  if (one.figure && other.figure) {
+    const parts = [...one.figure, ...other.figure];
+    const low = Math.min(...parts.map(({ mean, sd }) => mean - 5 * sd));
+    const high = Math.max(...parts.map(({ mean, sd }) => mean + 5 * sd));
+    const step = (high - low) / 400;
+    const at = (law: Mixed, x: number) =>
+      (law.figure ?? []).reduce(
+        (sum, { share, mean, sd }) => sum + share * density(x, mean, sd) * step,
+        0,
+      );
+    for (let x = low; x <= high; x += step) pairs.push([at(one, x), at(other, x)]);
+  }
+  return pairs.reduce((sum, [p, q]) => sum + (term(p, q) + term(q, p)) / 2, 0);
+}
+
+/** The signs not looked at yet that tell one story from another, the most telling first. */
+function tellingSigns(
+  one: RankedStory,
+  other: RankedStory,
+  signs: readonly SignSeen[],
+  facts: BedFacts,
+): readonly Sign[] {
+  const asSet = ({ story }: RankedStory) => (story ? [story] : []);
+  return SIGNS.filter((sign) => signs.every((each) => each.sign !== sign))
+    .map((sign) => ({
+      sign,
+      worth: bits(lawsFor(sign, asSet(one), facts), lawsFor(sign, asSet(other), facts)),
+    }))
+    .filter(({ worth }) => worth >= LEAST_BITS)
+    .toSorted((a, b) => b.worth - a.worth)
+    .map(({ sign }) => sign);
+}
