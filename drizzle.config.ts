@@ -11,6 +11,7 @@ export default defineConfig({
     './db/event-schema.ts',
     './db/shelf-schema.ts',
     './db/ageing-schema.ts',
+    './db/reading-schema.ts',
   ],
   out: './db/migrations',
   casing: 'snake_case',

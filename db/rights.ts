@@ -29,6 +29,7 @@ const RECORDS: Readonly<Record<string, string>> = {
   arrangements: 'select, insert, update',
   court_words: 'select, insert, update',
   bed_readings: 'select, insert, update (removed_at)',
+  beds_read: 'select, insert, update (removed_at)',
   events: 'select, insert, update',
   event_players: 'select, insert, update',
   event_rackets: 'select, insert',

@@ -41,6 +41,7 @@ import {
   HOUSE_RULES,
   INSPECTION,
   JOB_RECORD,
+  LAST_LOOK,
   TALK,
   TEMPLATES,
 } from './shapes';
@@ -295,6 +296,8 @@ export const tickets = pgTable(
     visit: uuid(),
     inspection: document(INSPECTION),
     extra: document(EXTRA_WORK),
+    /** At the strung bed, while the mounts still held it. */
+    lastLook: document(LAST_LOOK),
 
     mainStringId: uuid(),
     mainGaugeMm: doublePrecision(),

@@ -11,6 +11,8 @@ import { keptHouseSchema } from '@/core/house/house-rules';
 import { invoiceSchema } from '@/core/papers/invoice';
 import { templatesSchema } from '@/core/papers/messages';
 import { benchHoursSchema, eventDaysSchema } from '@/core/queue/hours';
+import { lastLookSchema } from '@/core/reading/last-look';
+import { bedSeenSchema, type BedSeen } from '@/core/reading/seen';
 import { drawnSchema } from '@/core/record/drawn';
 import { jobRecordSchema, type JobRecord } from '@/core/record/record';
 import { standingOrdersSchema } from '@/core/tournament/orders';
@@ -57,6 +59,11 @@ export const DRAWN = shape('What a job drew', drawnSchema);
 export const INSPECTION = shape('What was seen at the counter', inspectionSchema);
 
 export const EXTRA_WORK = shape('The extra work of a ticket', extraWorkSchema);
+
+/** What nobody looked at was not seen. */
+export const BED_SEEN = shape<BedSeen>('What was seen of a bed', bedSeenSchema);
+
+export const LAST_LOOK = shape('The last look at a job', lastLookSchema);
 
 export const INVOICE = shape('An invoice', invoiceSchema);
 

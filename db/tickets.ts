@@ -12,6 +12,7 @@ import {
   type PieceRecord,
 } from '@/core/record/record';
 import type { Sport } from '@/core/terms/sport';
+import type { LastLook } from '@/core/reading/last-look';
 import type { Connection } from './connection';
 import { missed, type Saved } from './saving';
 import { people } from './doors-schema';
@@ -393,6 +394,25 @@ export function ticketsOf(db: Connection, workshopId: string) {
         .update(tickets)
         .set({ record: { ...ticket.record, late } })
         .where(and(mine, eq(tickets.number, number)));
+    },
+
+    /** Keeps the last look at an open job; it counts as no edit. */
+    async keepLastLook(id: string, lastLook: LastLook): Promise<void> {
+      await db
+        .update(tickets)
+        .set({ lastLook })
+        .where(and(mine, eq(tickets.id, id), isNull(tickets.closedAt)));
+    },
+
+    /** The last looks at closed jobs, the latest first. */
+    async lastLooks(limit = 20): Promise<LastLook[]> {
+      const rows = await db
+        .select({ look: tickets.lastLook })
+        .from(tickets)
+        .where(and(mine, isNotNull(tickets.lastLook), isNotNull(tickets.closedAt)))
+        .orderBy(LATEST)
+        .limit(limit);
+      return rows.flatMap(({ look }) => look ?? []);
     },
 
     /** Closes an open ticket for good, with its record. */

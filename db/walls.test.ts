@@ -4,6 +4,7 @@ import { eq, getTableName, sql } from 'drizzle-orm';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { USUAL_WEEK } from '@/core/queue/hours';
 import { NOTHING_SAID } from '@/core/ageing/court';
+import { NOTHING_SEEN } from '@/core/reading/seen';
 import { invoiceFor } from '@/core/papers/invoice';
 import { frameSpec } from '@/core/testing/frame-spec';
 import { clientLinksOf, linkAt } from './client-links';
@@ -12,6 +13,7 @@ import * as doors from './doors-schema';
 import { foundOf } from './found';
 import * as day from './day-schema';
 import * as ageing from './ageing-schema';
+import * as reading from './reading-schema';
 import * as tournament from './event-schema';
 import * as earlier from './earlier-schema';
 import * as papers from './papers-schema';
@@ -46,6 +48,7 @@ const OWNED = [
   day.benches,
   day.arrangements,
   ageing.bedReadings,
+  reading.bedsRead,
   ageing.courtWords,
   tournament.events,
   tournament.eventPlayers,
@@ -188,6 +191,10 @@ async function wholeWorkshop() {
   });
   await shop.benches.setHereFrom(ticket.id, '2029-12-31T10:00');
   await shop.court.say(ticket.id, personId, { ...NOTHING_SAID, note: 'Secret' });
+  await shop.bedsRead.add(randomUUID(), racket.id, personId, '2026-11-20T10:00', {
+    ...NOTHING_SEEN,
+    marks: 'few',
+  });
   await shop.readings.add(randomUUID(), ticket.id, personId, {
     takenOn: '2026-11-20T10:00',
     kind: 'tap',

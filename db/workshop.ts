@@ -24,6 +24,7 @@ import { paymentsOf } from './payments';
 import { photosOf } from './photos';
 import { priceListOf } from './price-list';
 import { racketsOf } from './rackets';
+import { bedsReadOf } from './beds-read';
 import { readingsOf } from './readings';
 import { missed, type Saved } from './saving';
 import { members, workshops } from './schema';
@@ -68,6 +69,7 @@ export function recordsOf(db: Connection, workshopId: string) {
     priceList: priceListOf(db, workshopId),
     rackets: racketsOf(db, workshopId),
     readings: readingsOf(db, workshopId),
+    bedsRead: bedsReadOf(db, workshopId),
     shelf: shelfOf(db, workshopId),
     strings: stringsOf(db, workshopId),
     tickets: ticketsOf(db, workshopId),

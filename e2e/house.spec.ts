@@ -27,6 +27,7 @@ const PAGES = [
   '/workshop/benches/new',
   '/events',
   '/tickets/401/load',
+  '/tickets/401/last-look',
   '/events/new',
   '/workshop/people',
   '/workshop/trail',

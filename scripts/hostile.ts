@@ -6,6 +6,8 @@ import { NOTHING_BOUGHT } from '@/app/(house)/shelf/shelf-entry';
 import { NOT_MEASURED } from '@/app/(house)/tickets/[number]/load/calipers-entry';
 import { NOTHING_SAID } from '@/core/ageing/court';
 import { NOT_WEIGHED } from '@/app/(house)/rackets/[id]/balance/balance-entry';
+import { NOTHING_TYPED } from '@/app/(house)/rackets/[id]/reading/seen-entry';
+import { lookEntryOf } from '@/app/(house)/tickets/[number]/last-look/look-entry';
 import { NO_READING } from '@/app/(house)/rackets/[id]/ageing/reading-entry';
 import { newEvent } from '@/app/(house)/events/event-entry';
 import { NEW_PLAYER, playerEntryOf } from '@/app/(house)/events/[id]/players/player-entry';
@@ -163,6 +165,8 @@ const PATHS = [
   '/rackets/@/ageing',
   '/rackets/@/balance',
   '/tickets/#/load?way=@',
+  '/tickets/#/last-look',
+  '/rackets/@/reading',
   '/c/@/calendar',
   '/events/@',
   '/events/@/board',
@@ -344,6 +348,9 @@ export function argumentsOf(
     sayHowItPlayed: ['Hostile', NOTHING_SAID],
     sayAtTheCounter: [999_999, NOTHING_SAID],
     measureHoop: [number(), NOT_MEASURED],
+    keepReading: [FORGED, FORGED, NOTHING_TYPED],
+    takeBackReading: [FORGED],
+    keepLastLook: [number(), lookEntryOf(null)],
     takeTicket: [number(), '', false],
     letTicketGo: [number()],
     addEvent: [FORGED, { ...newEvent([], 1800, 'EUR'), name: 'Hostile', days: 'Hostile' }],

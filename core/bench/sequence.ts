@@ -100,8 +100,9 @@ function stepsBefore({ bed, tension, machine, preStretch }: BenchPlan): readonly
 const STEPS_AFTER: readonly BenchStep[] = [
   step('straighten', [message('step.straighten')], { why: message('step.straighten.why') }),
   step('trim', [message('step.trim')], { caution: message('step.trim.caution') }),
-  step('release', [message('step.release')]),
+  // What is amiss can be mended as long as the mounts hold the hoop.
   step('last look', [message('step.last look')]),
+  step('release', [message('step.release')]),
 ];
 
 /**

@@ -12,9 +12,9 @@ const SPEAKS = 2;
 /** Less than that no further look would tell, bits. */
 const LEAST_BITS = 0.02;
 
-export type Told = 'sure' | 'likely' | 'open';
+type Told = 'sure' | 'likely' | 'open';
 
-export interface RankedStory {
+interface RankedStory {
   /** Null: the bed is as it should be. */
   readonly story: Story | null;
   /** How likely it is that it is true, whatever else is. */

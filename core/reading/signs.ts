@@ -58,7 +58,7 @@ export type Outcome<S extends PlainSign = PlainSign> = (typeof OUTCOMES)[S][numb
  * Signs that are a figure: the bow of the crosses towards the head and of the mains to the right, mm; by how many per cent the right
  * mains ring above the left; what is left of the pitch that was set.
  */
-export const FIGURE_SIGNS = ['cross bow', 'main bow', 'balance', 'pitch'] as const;
+const FIGURE_SIGNS = ['cross bow', 'main bow', 'balance', 'pitch'] as const;
 export type FigureSign = (typeof FIGURE_SIGNS)[number];
 export type Sign = PlainSign | FigureSign;
 

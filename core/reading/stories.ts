@@ -23,7 +23,7 @@ export type Story = (typeof STORIES)[number];
 type FigureLaw = readonly { readonly share: number; readonly mean: number; readonly sd: number }[];
 type PlainLaw<S extends PlainSign> = Readonly<Record<Outcome<S>, number>>;
 type LawOf<S extends Sign> = S extends PlainSign ? PlainLaw<S> : FigureLaw;
-export type Laws = { readonly [S in Sign]: LawOf<S> };
+type Laws = { readonly [S in Sign]: LawOf<S> };
 
 const about = (mean: number, sd: number): FigureLaw => [{ share: 1, mean, sd }];
 
@@ -153,7 +153,7 @@ export const priorOf = (story: Story, { crossesFrom }: BedFacts): number =>
 const turned = (law: FigureLaw, { crossesFrom }: BedFacts): FigureLaw =>
   crossesFrom === 'throat' ? law.map((each) => ({ ...each, mean: -each.mean })) : law;
 
-export const isFigure = (sign: Sign): sign is FigureSign =>
+const isFigure = (sign: Sign): sign is FigureSign =>
   sign === 'cross bow' || sign === 'main bow' || sign === 'balance' || sign === 'pitch';
 
 /** The laws by which a sign looks when these stories are true of a bed; several that touch it each have their share. */

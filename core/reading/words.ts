@@ -60,7 +60,7 @@ export const storyWords = (story: Story | null): Message => message(`story.${sto
 export const clientWords = (story: Story | null): Message =>
   message(`story.${story ?? 'none'}.tell`);
 
-export const TO_DO = ['leave', 'watch', 'cut out'] as const;
+const TO_DO = ['leave', 'watch', 'cut out'] as const;
 export type ToDo = (typeof TO_DO)[number];
 
 export interface Deed {

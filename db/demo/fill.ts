@@ -40,6 +40,7 @@ import {
 import { demoBench } from './bench';
 import { chanceFrom, type Chance } from '@/core/maths/chance';
 import { fillReadings } from './ageing';
+import { fillBedsRead } from './reading';
 import { fillEvent } from './event';
 import { demoConsent, DEMO_LETTERHEAD, DEMO_PRICES, fillMoney, isPriced } from './money';
 import { DEMO_PEOPLE } from './people';
@@ -216,6 +217,16 @@ async function fill(db: Connection, workshopId: string, today: Date): Promise<vo
   const { machineId: benchMachine, benchIds } = await fillMachines(db, workshopId, today);
   await fillEvent(db, workshopId, clientRows, stringRows, benchIds, today, TIME_ZONE);
   await fillOpenTickets(db, openTickets(owned, today, benchMachine));
+  const abroad = clientRows.findLast(({ plays }) => plays === 'tennis');
+  const strungThere = frameRows.find(({ spec }) => spec.pattern.mains === 18);
+  if (abroad && strungThere)
+    await fillBedsRead(
+      db,
+      workshopId,
+      { clientId: abroad.id, frameId: strungThere.id },
+      today,
+      TIME_ZONE,
+    );
 }
 
 /** Taken in at the counter, and set up by who strings them. */

@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { openFor } from '@/app/identity/at-work';
 import type { Metadata } from 'next';
+import { LookWords } from '@/app/(house)/tickets/[number]/last-look/look-words';
 import { Link } from '@/ui/link';
 import { notFound } from 'next/navigation';
 import { cache } from 'react';
@@ -193,6 +194,9 @@ export default async function JobPage({ params }: PageProps<'/jobs/[number]'>) {
               {inspectionWords(record.inspection).join(' · ') || 'nothing wrong'}
             </Fact>
           )}
+          <Fact name="Last look">
+            <LookWords look={ticket.lastLook} />
+          </Fact>
           <Fact name="Remarks">{record.remarks || '–'}</Fact>
           {added.map(({ id, at, text, who }) => (
             <Fact

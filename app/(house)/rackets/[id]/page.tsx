@@ -153,6 +153,11 @@ export default async function RacketPage({ params }: PageProps<'/rackets/[id]'>)
               How it ages
             </Link>
           )}
+          {racket.frameId && (
+            <Link href={`/rackets/${id}/reading`} className="underline">
+              Read its bed
+            </Link>
+          )}
           <Link href={`/rackets/${id}/balance`} className="underline">
             Mass and balance
           </Link>

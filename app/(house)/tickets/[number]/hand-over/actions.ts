@@ -1,5 +1,6 @@
 'use server';
 
+import { randomUUID } from 'node:crypto';
 import { action, entryOf, rowVersion, ticketNumber } from '@/app/action';
 import { answerTo, misread, refused } from '@/app/answers';
 import { putInOutbox, sendSoon } from '@/app/outbox';
@@ -44,6 +45,18 @@ async function cutOffTheShelf(
       return mm === undefined ? [] : [{ lengthId: from, mm, note: piece.split(' ')[1] ?? '' }];
     }),
   );
+}
+
+/** What it rang at in the last look is the first reading of its bed, which makes all later ones exact. */
+async function keepFirstTap(
+  { readings }: Records,
+  personId: string,
+  { id, lastLook }: OpenTicket['ticket'],
+  now: string,
+): Promise<void> {
+  if (!lastLook || lastLook.hz === null) return;
+  const tap = { takenOn: now, kind: 'tap', value: lastLook.hz, massG: null, unit: '' } as const;
+  await readings.add(randomUUID(), id, personId, tap);
 }
 
 /** Closes the ticket: from here on it is a record. Sent twice, the second finds it closed. */
@@ -103,7 +116,10 @@ export const closeJob = action(
         record,
         drawn: drawnOf(job),
       });
-      if (saved === 'saved') await cutOffTheShelf(records, person.id, open, job);
+      if (saved === 'saved') {
+        await cutOffTheShelf(records, person.id, open, job);
+        await keepFirstTap(records, person.id, ticket, open.now);
+      }
       return answerTo(saved, 'ticket', `/jobs/${number}`);
     });
     if (answer.ok && read.data.goes === 'waits') {

@@ -13,6 +13,10 @@ import { jobAt, openTicket, type OpenTicket } from '../ticket';
 import { Waits } from '../waits';
 import { closeJob } from './actions';
 import { HandOverForm } from './hand-over-form';
+import { may } from '@/core/house/policy';
+import { keepLastLook } from '../last-look/actions';
+import { LastLookForm } from '../last-look/last-look-form';
+import { LookWords } from '../last-look/look-words';
 import { stationTitle } from '../station-title';
 
 const SUPPLY_WORDS = {
@@ -34,7 +38,7 @@ export const generateMetadata = stationTitle('Hand over');
 export default async function HandOverStation({
   params,
 }: PageProps<'/tickets/[number]/hand-over'>) {
-  const { events } = await openFor('hand over');
+  const { events, role } = await openFor('hand over');
   const open = await openTicket((await params).number);
   const { ticket, setup, study, workshop } = open;
   const [job, at] = await Promise.all([jobAt(ticket.number), events.ofTicket(ticket.id)]);
@@ -72,6 +76,7 @@ export default async function HandOverStation({
         ticket.promised,
       )
     : workshop.labourMinor;
+  const looksHere = !ticket.closedAt && may(role, 'string');
   const supply = brought === 0 ? 'none' : brought === 1 ? 'some' : 'all';
   return (
     <div className="grid gap-10 lg:grid-cols-2">
@@ -97,7 +102,23 @@ export default async function HandOverStation({
           </Fact>
           <Fact name="They asked for">{ticket.wish || '–'}</Fact>
           <Fact name="Condition">{ticket.condition || '–'}</Fact>
+          {!looksHere && (
+            <Fact name="Last look">
+              <LookWords look={ticket.lastLook} />
+            </Fact>
+          )}
         </Facts>
+        {looksHere && (
+          <section aria-label="Last look" className="mt-6">
+            <h2 className="figure mb-1 text-2xl">Last look</h2>
+            <LastLookForm
+              key={JSON.stringify(ticket.lastLook)}
+              name={`ticket ${ticket.id} last look`}
+              kept={ticket.lastLook}
+              save={keepLastLook.bind(null, workshop.id, ticket.number)}
+            />
+          </section>
+        )}
       </section>
       {!ticket.closedAt && (
         <HandOverForm

@@ -20,6 +20,7 @@ import { Cautions } from '@/ui/cautions';
 import { Fact, Facts } from '@/ui/facts';
 import { houseOf, jobAt, openTicket } from '../ticket';
 import { Waits } from '../waits';
+import { Lessons } from '../last-look/lessons';
 import { stationTitle } from '../station-title';
 import { TakenLine } from './taken-line';
 
@@ -133,10 +134,14 @@ export default async function PullStation({ params }: PageProps<'/tickets/[numbe
             What the hoop does
           </Link>
         )}
+        <Link href={`/tickets/${ticket.number}/last-look`} className="underline">
+          Last look
+        </Link>
         <Link href={`/practice/${ticket.frameId}`} className="underline">
           Practise on this frame
         </Link>
       </p>
+      <Lessons records={{ tickets }} />
       <details className="mt-6">
         <summary className="cursor-pointer font-medium">Every step in its order</summary>
         <ol className="mt-2 list-decimal pl-8">
