@@ -191,13 +191,20 @@ test('a racket is weighed and swung, what would make it another is worked out, a
   await page.getByRole('link', { name: 'What the hoop does' }).click();
   await page.waitForURL(/\/load$/);
   const hoop = page.getByRole('img', {
-    name: /^The hoop with the mounts open: length 0\.\d\d mm, width -1\.\d\d mm/,
+    name: /^The hoop with the mounts open: length \+0\.\d\d mm, width −1\.\d\d mm/,
   });
   await expect(hoop).toBeVisible();
   await page.getByRole('slider').fill('3');
   await expect(page.getByRole('img', { name: /^The hoop after M\d[LR]:/ })).toBeVisible();
-  await page.getByRole('link', { name: 'on two mounts' }).click();
-  await expect(page.getByRole('heading', { name: 'Under load, on two mounts' })).toBeVisible();
+  // The other ways are worked out beside the page, and drawn side by side.
+  const ways = page.getByRole('main').getByRole('table');
+  await expect(ways.getByRole('row')).toHaveCount(12, { timeout: 30_000 });
+  await ways.getByRole('checkbox', { name: 'on two mounts' }).click();
+  await expect(
+    page.getByRole('heading', { name: /as planned beside on two mounts/ }),
+  ).toBeVisible();
+  await expect(page.getByRole('img', { name: /^The hoop after M\d[LR]:/ })).toHaveCount(2);
+  await expect(page.getByText(/^The mounts bear: head \d+ N, throat \d+ N\.$/)).toBeVisible();
 
   // Calipers: nonsense is refused, what the page expects itself is a hoop of the usual stiffness.
   const calipers = page.getByRole('region', { name: 'Measured with calipers' });

@@ -31,7 +31,9 @@ export const rulesTable = (): readonly string[] => [
   '| rule | sports | does | rank (question of the house) | source | why |',
   '| --- | --- | --- | --- | --- | --- |',
   ...RULES.map((rule) => row(rule, doing(rule))),
-  ...TRANSLATIONS.map((rule) => row(rule, 'translates the reference')),
+  ...TRANSLATIONS.map((rule) =>
+    row(rule, rule.offered ? 'is offered, off by default' : 'translates the reference'),
+  ),
 ];
 
 /** The page with its table of rules as they are now. */

@@ -2,7 +2,7 @@
 import type { HouseRules } from '../house/house-rules';
 import type { Bed } from '../frame/bed';
 import type { Talk } from './talk';
-import type { AdviceCase, LastJob } from './rule';
+import type { AdviceCase, CrossesEnd, LastJob } from './rule';
 import { usualGaugeMm } from './strung';
 
 interface CaseFacts {
@@ -11,18 +11,20 @@ interface CaseFacts {
   readonly house: HouseRules;
   /** Of the job before on the same racket, if this workshop did one. */
   readonly record: LastJob | undefined;
+  readonly crossesEnd?: CrossesEnd | undefined;
 }
 
 /**
  * @example
  * caseOf({ bed: usual.bed, talk: usual.about.talk, house: usual.house, record: undefined }).last // undefined
  */
-export const caseOf = ({ bed, talk, house, record }: CaseFacts): AdviceCase => ({
+export const caseOf = ({ bed, talk, house, record, crossesEnd }: CaseFacts): AdviceCase => ({
   spec: bed.spec,
   areaMm2: bed.areaMm2,
   talk,
   house,
   last: record ?? saidBefore(talk, bed),
+  ...(crossesEnd && { crossesEnd }),
 });
 
 /** What the client says was in it, when there is no record. */

@@ -22,7 +22,7 @@ export const adviceRecordSchema = z.object({
       id: z.string(),
       title: z.string(),
       why: z.string(),
-      state: z.enum(['in', 'off', 'yields', 'already in']),
+      state: z.enum(['in', 'off', 'offered', 'yields', 'already in']),
       by: pullsSchema,
     }),
   ),

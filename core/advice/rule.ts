@@ -34,6 +34,16 @@ export interface LastJob {
   readonly left?: readonly Strung[];
 }
 
+/** What crosses end at on a frame, as what its hoop does while it is strung says. */
+export interface CrossesEnd {
+  /** By how much they end below what they were set to, as a share of it. */
+  readonly shortShare: number;
+  /** How much of a higher pull they keep. */
+  readonly gain: number;
+  /** The hoop was measured, not remembered. */
+  readonly measured: boolean;
+}
+
 /** Everything that advice is given on. */
 export interface AdviceCase {
   readonly spec: FrameSpec;
@@ -41,6 +51,8 @@ export interface AdviceCase {
   readonly talk: Talk;
   readonly house: HouseRules;
   readonly last: LastJob | undefined;
+  /** Where somebody worked it out. */
+  readonly crossesEnd?: CrossesEnd;
 }
 
 /** How rules yield to each other: one that stands further left wins over all that stand right of it. */
@@ -121,6 +133,8 @@ export interface Rule extends RuleFacts {
 export interface Translation extends RuleFacts {
   /** From one string to two of a bed, which a last job has behind it; or from another machine. */
   readonly kind: 'bed' | 'machine';
+  /** It counts only when the stringer says so. */
+  readonly offered?: true;
   readonly applies: (about: AdviceCase, strung: Strung) => boolean;
   readonly by: (about: AdviceCase, strung: Strung, referenceN: Newtons) => Pulls;
 }

@@ -24,6 +24,7 @@ import {
   type Grounds,
   type Rule,
   type Strung,
+  type Translation,
 } from './rule';
 import { RULES } from './rules';
 import { add, sameFamilies, shareOfReference, TRANSLATIONS } from './translations';
@@ -32,6 +33,8 @@ type StepState =
   | { readonly is: 'in' }
   /** Switched off by the stringer. */
   | { readonly is: 'off' }
+  /** It counts once the stringer takes it. */
+  | { readonly is: 'offered' }
   /** Something of a higher rank pulls the other way. */
   | { readonly is: 'yields'; readonly to: string }
   /** The tension that it starts from was found with it. */
@@ -265,6 +268,12 @@ function rounded(n: number, unit: TensionUnit, ceilingN: Newtons): number {
     : nearest;
 }
 
+/** What is offered waits for a tick; all else counts until it is taken away. */
+const stateOf = ({ id, offered }: Translation, switched: Switched): StepState => {
+  if (offered && switched[id] !== true) return { is: 'offered' };
+  return switched[id] === false ? { is: 'off' } : { is: 'in' };
+};
+
 /**
  * The staircase for one bed, in the unit the ticket will be written in.
  * Its rules and their sources are listed in docs/method.md.
@@ -333,11 +342,14 @@ export function climb(
   const referenceN = start.pulls.mainN;
   for (const rule of TRANSLATIONS) {
     if (!rule.sports.includes(spec.sport) || !rule.applies(about, strung)) continue;
-    if (rule.kind === 'machine' ? start.from === 'frame' : start.translated) continue;
+    // A last job was found with whatever was done to its crosses.
+    if (rule.offered && start.from === 'last job') continue;
+    if (!rule.offered && (rule.kind === 'machine' ? start.from === 'frame' : start.translated))
+      continue;
     take({
       ...groundsOf(rule),
       school: rule.school && schoolWords(house, rule.school),
-      state: switched[rule.id] === false ? { is: 'off' } : { is: 'in' },
+      state: stateOf(rule, switched),
       canSwitch: true,
       by: rule.by(about, strung, referenceN),
     });

@@ -8,9 +8,12 @@ import { printedRange } from '../frame/frame';
 import { crossesStep, type HouseQuestionName } from '../house/house-rules';
 import { betweenMachines } from '../house/machine';
 import { SPORTS, type Sport } from '../terms/sport';
+import { USUAL_PULL_N } from '../measure/pull-limits';
 import {
+  HALF_STEP_N,
   isMonofilament,
   mixesSoftAndMono,
+  STEP_N,
   type AdviceCase,
   type Strung,
   type Translation,
@@ -98,11 +101,28 @@ export const TRANSLATIONS: readonly Translation[] = [
       return { mainN: byN, crossN: byN };
     },
   },
+  {
+    ...inWords('crosses end lower'),
+    kind: 'bed',
+    offered: true,
+    sports: ['tennis', 'badminton', 'squash'],
+    rank: 'default',
+    confidence: 'loose',
+    source: 'from memory',
+    applies: (about) => missingOfCrosses(about, USUAL_PULL_N[about.spec.sport]) >= HALF_STEP_N,
+    by: (about, _, referenceN) => ({ mainN: 0, crossN: missingOfCrosses(about, referenceN) }),
+  },
 ];
+
+/** What crosses would have to be pulled higher so that they end where they were set, a step at most, N. */
+function missingOfCrosses({ crossesEnd }: AdviceCase, setN: Newtons): Newtons {
+  if (!crossesEnd || crossesEnd.gain <= 0) return 0;
+  return Math.max(0, Math.min(STEP_N, (crossesEnd.shortShare * setN) / crossesEnd.gain));
+}
 
 /** What every translation but that between machines adds up to on a reference of 1 N. */
 export function shareOfReference(about: AdviceCase, strung: Strung, referenceN: Newtons): Pulls {
-  return TRANSLATIONS.filter(({ kind }) => kind === 'bed')
+  return TRANSLATIONS.filter(({ kind, offered }) => kind === 'bed' && !offered)
     .filter((rule) => rule.sports.includes(about.spec.sport) && rule.applies(about, strung))
     .map((rule) => rule.by(about, strung, referenceN))
     .reduce(add, NONE);

@@ -61,6 +61,8 @@ export const houseRulesSchema = z.object({
   benchPull: z.enum(['constant pull', 'lock-out']),
   /** How much lower a lock-out settles than a constant pull, as a fraction. */
   lockOutShare: z.number().min(0).max(0.2),
+  /** Further out of shape than this while it is strung, mm, a hoop is at risk. */
+  mostOutOfShapeMm: z.number().min(0.5).max(15),
   /** Measured on the workshop's own machines, not remembered. */
   lockOutMeasured: z.boolean(),
 });
@@ -91,6 +93,7 @@ export const USUAL_HOUSE: HouseRules = {
   benchPull: 'constant pull',
   lockOutShare: 0.075,
   lockOutMeasured: false,
+  mostOutOfShapeMm: 4,
 };
 
 /** House rules as they were kept: a question that was not asked yet then stands as is usual. */

@@ -26,6 +26,12 @@ const PLACES: readonly { readonly to: number; readonly factor: number; readonly 
   { to: 1, factor: 0.8, name: 'throat bridge' },
 ];
 
+/**
+ * The shafts run from where the bridge meets the sides to the handle, so far below the throat, mm, and are so much stiffer than the
+ * hoop. A teardrop has none: its hoop goes on into them. From memory.
+ */
+const SHAFTS = { from: 0.82, toHandleMm: 105, factor: 1.5, parts: 5 } as const;
+
 /** Friction at the crossings. From memory. */
 const WEAVE_FRICTION: Readonly<Record<Family, number>> = {
   'natural gut': 0.06,
@@ -99,6 +105,38 @@ function mesh(
   return { hoop: { nodes, beams }, nodeAt };
 }
 
+/** The hoop with the shafts that hold it at its throat. */
+function withShafts({ hoop, nodeAt }: Meshed, last: number, base: typeof STIFFNESS.tennis): Meshed {
+  const throat = hoop.nodes[nodeAt(last, 'right')] ?? { x: 0, y: 0 };
+  const handle = { x: 0, y: throat.y - SHAFTS.toHandleMm };
+  const nodes = [...hoop.nodes, handle];
+  const beams = [...hoop.beams];
+  const handleAt = nodes.length - 1;
+  for (const side of ['left', 'right'] as const) {
+    const start = nodeAt(SHAFTS.from * last, side);
+    const from = hoop.nodes[start] ?? handle;
+    let before = start;
+    for (let part = 1; part <= SHAFTS.parts; part++) {
+      const share = part / SHAFTS.parts;
+      const isLast = part === SHAFTS.parts;
+      if (!isLast)
+        nodes.push({
+          x: from.x + share * (handle.x - from.x),
+          y: from.y + share * (handle.y - from.y),
+        });
+      const to = isLast ? handleAt : nodes.length - 1;
+      beams.push({
+        from: before,
+        to,
+        eiNmm2: base.eiNmm2 * SHAFTS.factor,
+        eaN: base.eaN * SHAFTS.factor,
+      });
+      before = to;
+    }
+  }
+  return { hoop: { nodes, beams }, nodeAt };
+}
+
 /** Mounts as machines have them: inside at head and throat, outside at the shoulders. */
 function mountsOf(
   { hoop, nodeAt }: Meshed,
@@ -136,8 +174,12 @@ export interface FrameLoadOptions {
   /** Bending stiffness, N·mm²; else as is usual for the sport, by place. */
   readonly eiNmm2?: number;
   readonly eaN?: number;
-  /** The same all round. */
+  /** The same all round, and nothing but the hoop. */
   readonly uniform?: boolean;
+  /** Its crosses are pulled in the other order. */
+  readonly crossesTurned?: boolean;
+  /** What a lock-out loses; else as the machines of the house pull. */
+  readonly relaxes?: number;
   readonly lifts?: boolean;
   readonly friction?: number;
   readonly mountStiffness?: number;
@@ -191,6 +233,19 @@ function stringsOf(
   ];
 }
 
+/** Nodes that stand at 10 and at 2 o’clock of the head, an hour being 30°; half an hour to either side. */
+const tenAndTwo = ({ nodes }: Hoop): readonly number[] =>
+  nodes.flatMap(({ x, y }, i) => {
+    const hour = (Math.atan2(Math.abs(x), y) * 180) / Math.PI / 30;
+    return Math.abs(hour - 2) <= 0.5 ? [i] : [];
+  });
+
+/** The crosses in the other order: from the end at which they would have ended. */
+const turned = (pulls: LoadQuestion['pulls']): LoadQuestion['pulls'] => [
+  ...pulls.filter(({ string }) => string.startsWith('M')),
+  ...pulls.filter(({ string }) => string.startsWith('C')).toReversed(),
+];
+
 /**
  * A job as a hoop that is strung: the true outline with a node at every hole, the machine’s mounts, and its pulls in the order of
  * its sequence.
@@ -202,22 +257,30 @@ function stringsOf(
  * frameLoad(usual.job, { mounts: 6 }).value.strings.length // 35
  */
 export function frameLoad(job: Job, options: FrameLoadOptions): Result<LoadQuestion> {
-  const { bed, mains, crosses, sequence } = job;
+  const { bed, mains, crosses, sequence, house } = job;
   if (!sequence.ok) return sequence;
   const { outline } = bed;
   const last = halfPerimeter(outline);
   const widest = bed.outline.half.reduce((most, point) => (point.x > most.x ? point : most));
   const base = STIFFNESS[bed.spec.sport];
-  const meshed = mesh(
+  const byPlace = options.uniform !== true;
+  const stiffness = {
+    eiNmm2: options.eiNmm2 ?? base.eiNmm2 * (options.factor ?? 1),
+    eaN: options.eaN ?? base.eaN,
+  };
+  const bare = mesh(
     outline,
     [
       ...bed.holes.map(({ arc }) => arc),
       ...SHOULDER_MOUNTS.map((share) => share * last),
+      ...(byPlace ? [SHAFTS.from * last] : []),
       widest.arc,
     ],
-    options.uniform !== true,
-    { eiNmm2: options.eiNmm2 ?? base.eiNmm2 * (options.factor ?? 1), eaN: options.eaN ?? base.eaN },
+    byPlace,
+    stiffness,
   );
+  const hasShafts = byPlace && bed.spec.head.outline !== 'teardrop';
+  const meshed = hasShafts ? withShafts(bare, last, stiffness) : bare;
   const strings = stringsOf(bed, meshed, { mains, crosses }, options.stringEaN);
   const pulls = sequence.value.steps.flatMap(({ kind, string, pullN }) =>
     (kind === 'pull' || kind === 'pull again') && string && pullN !== undefined
@@ -229,12 +292,14 @@ export function frameLoad(job: Job, options: FrameLoadOptions): Result<LoadQuest
     hoop: meshed.hoop,
     strings,
     mounts: mountsOf(meshed, last, options.mounts, options.mountStiffness ?? MOUNT_STIFFNESS),
-    pulls,
+    pulls: options.crossesTurned ? turned(pulls) : pulls,
+    relaxes: options.relaxes ?? (house.benchPull === 'lock-out' ? house.lockOutShare : 0),
     weave: {
       lifts: options.lifts ?? true,
       friction: options.friction ?? WEAVE_FRICTION[crosses.family],
     },
     length: [meshed.nodeAt(0, 'right'), meshed.nodeAt(last, 'right')],
     width: [meshed.nodeAt(widest.arc, 'left'), meshed.nodeAt(widest.arc, 'right')],
+    tenAndTwo: tenAndTwo(bare.hoop),
   });
 }

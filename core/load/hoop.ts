@@ -10,7 +10,7 @@ interface Node {
 }
 
 /** A beam from one node to another. */
-export interface Beam {
+interface Beam {
   readonly from: number;
   readonly to: number;
   /** Bending stiffness, N·mm². */
@@ -176,19 +176,29 @@ export const alongLoad = (shape: Shape, load: Load): number =>
     0,
   );
 
-/** Bending moment at both ends of a beam, N·mm. */
-export function beamMoments(
+/** The bending moments of a hoop, N·mm, at both ends of each of its beams; what of a beam stays the same is worked out once. */
+export function momentsOf(
   hoop: Hoop,
-  beam: Beam,
-  shape: Shape,
-): readonly [from: number, to: number] {
-  const stiffness = beamStiffness(hoop, beam);
-  const moved = [beam.from, beam.to].flatMap((node) =>
-    [0, 1, 2].map((k) => shape[DOF * node + k] as number),
-  );
-  const moment = (row: number) =>
-    moved.reduce((sum, u, i) => sum + u * (stiffness[row]?.[i] as number), 0);
-  return [moment(2), moment(5)];
+): (beam: number, shape: Shape) => readonly [from: number, to: number] {
+  const rows = hoop.beams.map((beam) => {
+    const stiffness = beamStiffness(hoop, beam);
+    const [from = [], to = []] = [stiffness[2], stiffness[5]];
+    return {
+      from,
+      to,
+      places: [beam.from, beam.to].flatMap((n) => [0, 1, 2].map((k) => DOF * n + k)),
+    };
+  });
+  return (beam, shape) => {
+    const { from, to, places } = rows[beam] as (typeof rows)[number];
+    let [a, b] = [0, 0];
+    for (let i = 0; i < places.length; i++) {
+      const u = shape[places[i] as number] as number;
+      a += u * (from[i] as number);
+      b += u * (to[i] as number);
+    }
+    return [a, b];
+  };
 }
 
 /** The pull of a string between two nodes, each drawn towards the other. */

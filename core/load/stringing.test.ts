@@ -169,6 +169,8 @@ describe('equal mains and crosses on a circle', () => {
         mounts: [],
         pulls: some.map(({ name }) => ({ string: name, pullN: 20 })),
         weave: { lifts: false, friction: 0 },
+        relaxes: 0,
+        tenAndTwo: [],
         length: [0, 120],
         width: [180, 60],
       }).end.momentNmm;

@@ -5,7 +5,7 @@
 import { solveDense } from '../maths/dense';
 import {
   alongLoad,
-  beamMoments,
+  momentsOf,
   pullBetween,
   solveHoop,
   type Hoop,
@@ -50,9 +50,13 @@ export interface LoadQuestion {
   /** In the order in which they are pulled; one that is pulled again stands in it again. */
   readonly pulls: readonly { readonly string: string; readonly pullN: number }[];
   readonly weave: Weave;
+  /** The share of its pull that a string loses between the stop of a lock-out and its clamp; 0 of a constant pull. */
+  readonly relaxes: number;
   /** Nodes between which length and width are measured. */
   readonly length: readonly [head: number, throat: number];
   readonly width: readonly [left: number, right: number];
+  /** Nodes at 10 and 2 o’clock, where the schools say that a hoop is weakest. */
+  readonly tenAndTwo: readonly number[];
 }
 
 interface PullState {
@@ -69,6 +73,8 @@ interface PullState {
   /** The worst bending moment, N·mm, and the node where it is. */
   readonly momentNmm: number;
   readonly momentAt: number;
+  /** The worst one at 10 and 2 o’clock, N·mm. */
+  readonly momentTenAndTwoNmm: number;
 }
 
 export interface Strung {
@@ -88,6 +94,8 @@ interface Condensed {
   readonly shapes: readonly Shape[];
   /** How load i moves under load j, mm/N. */
   readonly flexibility: readonly Float64Array[];
+  /** Bending moments at both ends of a beam, N·mm. */
+  readonly moments: (beam: number, shape: Shape) => readonly [from: number, to: number];
 }
 
 /** Contacts are opened and closed until none is wrong; as often as that at most. */
@@ -104,6 +112,7 @@ function condense({ hoop, strings, mounts }: LoadQuestion): Condensed {
     loads,
     shapes,
     flexibility: loads.map((load) => Float64Array.from(shapes, (shape) => alongLoad(shape, load))),
+    moments: momentsOf(hoop),
   };
 }
 
@@ -120,18 +129,18 @@ interface Held {
  * Strings a hoop.
  *
  * Each string is an elastic bar: while it is pulled its head keeps the force, once it is clamped its tension goes with its chord. A
+ * lock-out stops at the force and keeps the length, at which the string relaxes. A
  * cross that is woven in deflects every main it meets by their thickness, which makes that main’s way longer: t²/2p beside a
  * neighbour at the distance p, (t/2)²/2p to the rim. What reaches the far end of a cross is less by e^(−μΘ), Θ the sum of its
  * turns; it counts with its mean along the string.
  *
  * Source: Hooke; Euler and Eytelwein; beams as in `hoop`. Sizes of friction from memory.
- * Limits: small changes; clamped and passed holes do not slip; knots lose nothing; the head of a lock-out is taken as a constant
- * pull.
+ * Limits: small changes; clamped and passed holes do not slip; knots lose nothing.
  *
  * @param onPull is told how many pulls are done; an answer of false stops it
  *
  * @example
- * stringUnderLoad({ hoop: { nodes: [{ x: 0, y: 9 }, { x: 9, y: 0 }, { x: 0, y: -9 }, { x: -9, y: 0 }], beams: [{ from: 0, to: 1, eiNmm2: 1e8, eaN: 1e7 }, { from: 1, to: 2, eiNmm2: 1e8, eaN: 1e7 }, { from: 2, to: 3, eiNmm2: 1e8, eaN: 1e7 }, { from: 3, to: 0, eiNmm2: 1e8, eaN: 1e7 }] }, strings: [], mounts: [], pulls: [], weave: { lifts: true, friction: 0 }, length: [0, 2], width: [3, 1] }).pulls // []
+ * stringUnderLoad({ hoop: { nodes: [{ x: 0, y: 9 }, { x: 9, y: 0 }, { x: 0, y: -9 }, { x: -9, y: 0 }], beams: [{ from: 0, to: 1, eiNmm2: 1e8, eaN: 1e7 }, { from: 1, to: 2, eiNmm2: 1e8, eaN: 1e7 }, { from: 2, to: 3, eiNmm2: 1e8, eaN: 1e7 }, { from: 3, to: 0, eiNmm2: 1e8, eaN: 1e7 }] }, strings: [], mounts: [], pulls: [], weave: { lifts: true, friction: 0 }, relaxes: 0, length: [0, 2], width: [3, 1], tenAndTwo: [] }).pulls // []
  */
 export function stringUnderLoad(
   question: LoadQuestion,
@@ -164,10 +173,11 @@ export function stringUnderLoad(
     held[i] = undefined;
     settle(new Map([[i, meanN]]), true);
     held[i] = {
-      tensionN: meanN,
+      tensionN: meanN * (1 - question.relaxes),
       shorter: shorterOf(condensed, i, forces),
       longer: longer[i] as number,
     };
+    if (question.relaxes > 0) settle(new Map(), true);
     states.push(stateOf(question, condensed, name, forces));
     if (!onPull(done + 1)) break;
   }
@@ -255,6 +265,9 @@ function balance(
 const middleOf = ({ hoop }: LoadQuestion, { a, b }: LoadString, axis: 'x' | 'y'): number =>
   ((hoop.nodes[a]?.[axis] ?? 0) + (hoop.nodes[b]?.[axis] ?? 0)) / 2;
 
+/** Nearer to the rim a cross and a main share a hole, mm. */
+const LEAST_GAP_MM = 1;
+
 /** A cross that comes in makes the way of every main that it meets longer. */
 function lift(
   question: LoadQuestion,
@@ -268,7 +281,10 @@ function lift(
   const half = Math.abs((hoop.nodes[it.b]?.x ?? 0) - (hoop.nodes[it.a]?.x ?? 0)) / 2;
   strings.forEach((main, i) => {
     if (main.kind !== 'main' || Math.abs(middleOf(question, main, 'x')) > half) return;
-    const [top, bottom] = [hoop.nodes[main.a]?.y ?? 0, hoop.nodes[main.b]?.y ?? 0];
+    const ends = [hoop.nodes[main.a]?.y ?? 0, hoop.nodes[main.b]?.y ?? 0];
+    const [top, bottom] = [Math.max(...ends), Math.min(...ends)];
+    // At a shared hole, or beyond the ends of a main, nothing is deflected.
+    if (y >= top - LEAST_GAP_MM || y <= bottom + LEAST_GAP_MM) return;
     const thick = (main.gaugeMm + it.gaugeMm) / 2;
     const others = [...woven].map((j) => middleOf(question, strings[j] as LoadString, 'y'));
     const above = Math.min(...others.filter((other) => other > y));
@@ -277,12 +293,8 @@ function lift(
     const between = (gap: number, rim: boolean) =>
       (rim ? thick / 2 : thick) ** 2 / (2 * Math.abs(gap));
     const [up, down] = [
-      Number.isFinite(above)
-        ? { gap: above - y, rim: false }
-        : { gap: Math.max(top, bottom) - y, rim: true },
-      Number.isFinite(below)
-        ? { gap: y - below, rim: false }
-        : { gap: y - Math.min(top, bottom), rim: true },
+      Number.isFinite(above) ? { gap: above - y, rim: false } : { gap: top - y, rim: true },
+      Number.isFinite(below) ? { gap: y - below, rim: false } : { gap: y - bottom, rim: true },
     ];
     const before = up.rim && down.rim ? 0 : between(up.gap + down.gap, up.rim || down.rim);
     longer[i] =
@@ -317,7 +329,7 @@ function shapeOf({ nodes }: Hoop, { shapes }: Condensed, forces: readonly number
 }
 
 function stateOf(
-  { hoop, strings, length, width }: LoadQuestion,
+  { hoop, strings, length, width, tenAndTwo }: LoadQuestion,
   condensed: Condensed,
   string: string,
   forces: readonly number[],
@@ -325,16 +337,20 @@ function stateOf(
   const shape = shapeOf(hoop, condensed, forces);
   let momentNmm = 0;
   let momentAt = 0;
-  for (const beam of hoop.beams) {
-    const [from, to] = beamMoments(hoop, beam, shape);
+  let momentTenAndTwoNmm = 0;
+  for (const [i, beam] of hoop.beams.entries()) {
+    const [from, to] = condensed.moments(i, shape);
     for (const [moment, node] of [
       [from, beam.from],
       [to, beam.to],
-    ] as const)
+    ] as const) {
+      if (tenAndTwo.includes(node))
+        momentTenAndTwoNmm = Math.max(momentTenAndTwoNmm, Math.abs(moment));
       if (Math.abs(moment) > momentNmm) {
         momentNmm = Math.abs(moment);
         momentAt = node;
       }
+    }
   }
   return {
     string,
@@ -347,5 +363,6 @@ function stateOf(
     mountsN: forces.slice(strings.length),
     momentNmm,
     momentAt,
+    momentTenAndTwoNmm,
   };
 }

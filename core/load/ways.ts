@@ -1,53 +1,96 @@
 /** Ways to string the same frame, side by side: what each school does to the hoop and leaves in the bed. */
 import { jobOf, type Job } from '../bench/job';
 import { newtons } from '../measure/units';
-import type { Result } from '../terms/result';
-import { frameLoad, type MountCount } from './frame-load';
-import { stringUnderLoad, type Strung } from './stringing';
+import { success, type Result } from '../terms/result';
+import { methodProblem } from '../cut/methods';
+import type { HouseRules } from '../house/house-rules';
+import type { PathChoice } from '../path/path';
+import { frameLoad, type FrameLoadOptions, type MountCount } from './frame-load';
+import { stringUnderLoad, type LoadQuestion, type Strung } from './stringing';
 
 export const WAYS = [
   'as planned',
-  'on two mounts',
+  'on six mounts',
   'on four mounts',
+  'on two mounts',
   'one ahead',
   'three ahead',
   'crosses a kilogram higher',
   'crosses a kilogram lower',
+  'outer strings lower',
+  'crosses the other way',
   'in one piece',
+  'in two pieces',
+  'with a lock-out',
 ] as const;
 export type Way = (typeof WAYS)[number];
 
-/** A job in another way; undefined where it is that way already. */
-function inWay(job: Job, way: Way): Job | undefined {
-  const { house, tension, choice } = job;
-  const another = (changes: Partial<Job>) => jobOf({ ...job, ...changes });
+/** The two outermost strings, each so much lower than the one inside. Common practice on very large heads; the size from memory. */
+const OUTER_LOWER = { strings: 2, by: 1, unit: 'kg' } as const;
+
+interface InWay {
+  readonly job: Job;
+  readonly options: FrameLoadOptions;
+}
+
+/** A job in another way; undefined where it is that way already, or cannot be. */
+function inWay(job: Job, way: Way): InWay | undefined {
+  const { house, tension, choice, bed, machine } = job;
+  const planned: FrameLoadOptions = { mounts: machine.mounts };
+  const another = (changes: Partial<Job>): InWay => ({
+    job: jobOf({ ...job, ...changes }),
+    options: planned,
+  });
+  const on = (mounts: MountCount): InWay | undefined =>
+    machine.mounts === mounts ? undefined : { job, options: { mounts } };
+  const ahead = (school: HouseRules['ahead']) =>
+    house.ahead === school ? undefined : another({ house: { ...house, ahead: school } });
   const crosses = (by: number) =>
     another({ tension: { ...tension, crossN: tension.crossN + newtons(by, 'kg') } });
+  const pieces = (method: PathChoice['method']) =>
+    choice.method === method || methodProblem(bed, method, isHybrid(job))
+      ? undefined
+      : another({ choice: { ...choice, method } });
   switch (way) {
     case 'as planned':
-    case 'on two mounts':
+      return { job, options: planned };
+    case 'on six mounts':
+      return on(6);
     case 'on four mounts':
-      return job;
+      return on(4);
+    case 'on two mounts':
+      return on(2);
     case 'one ahead':
-      return house.ahead === 'one' ? undefined : another({ house: { ...house, ahead: 'one' } });
+      return ahead('one');
     case 'three ahead':
-      return house.ahead === 'three' ? undefined : another({ house: { ...house, ahead: 'three' } });
+      return ahead('three');
     case 'crosses a kilogram higher':
       return crosses(1);
     case 'crosses a kilogram lower':
       return crosses(-1);
+    case 'outer strings lower': {
+      const { spec } = bed;
+      if (spec.stringing.stepDown) return undefined;
+      const stringing = { ...spec.stringing, stepDown: OUTER_LOWER };
+      return another({ bed: { ...bed, spec: { ...spec, stringing } } });
+    }
+    case 'crosses the other way':
+      return { job, options: { ...planned, crossesTurned: true } };
     case 'in one piece':
-      return choice.method === 'one-piece'
+      return pieces('one-piece');
+    case 'in two pieces':
+      return pieces('two-piece');
+    case 'with a lock-out':
+      return house.benchPull === 'lock-out'
         ? undefined
-        : another({ choice: { ...choice, method: 'one-piece' } });
+        : { job, options: { ...planned, relaxes: house.lockOutShare } };
   }
 }
 
-const mountsOf = (way: Way): MountCount =>
-  way === 'on two mounts' ? 2 : way === 'on four mounts' ? 4 : 6;
+const isHybrid = ({ mains, crosses }: Job): boolean =>
+  mains.name !== crosses.name || mains.gaugeMm !== crosses.gaugeMm;
 
-export interface WayFigures {
-  readonly way: Way;
+export interface LoadFigures {
   /** The largest change of length or width while it is strung, mm; both after the last main, and when the mounts are open. */
   readonly onTheWayMm: number;
   readonly lengthMainsMm: number;
@@ -60,8 +103,9 @@ export interface WayFigures {
   /** How far final tensions scatter around their means, N (standard deviation). */
   readonly spreadN: number;
   readonly weakest: { readonly name: string; readonly finalN: number };
-  /** The worst bending moment while it is strung, N·m. */
+  /** The worst bending moment while it is strung, N·m, anywhere and at 10 and 2 o’clock. */
   readonly momentNm: number;
+  readonly momentTenAndTwoNm: number;
 }
 
 const mean = (values: readonly number[]): number =>
@@ -71,9 +115,9 @@ const mean = (values: readonly number[]): number =>
  * The figures of a job that was strung in thought.
  *
  * @example
- * wayFigures('as planned', { pulls: [], strings: [], end: { string: '', shape: new Float64Array(), lengthChangeMm: 1, widthChangeMm: -2, tensions: {}, mountsN: [], momentNmm: 0, momentAt: 0 } }).lengthEndMm // 1
+ * loadFigures({ pulls: [], strings: [], end: { string: '', shape: new Float64Array(), lengthChangeMm: 1, widthChangeMm: -2, tensions: {}, mountsN: [], momentNmm: 0, momentAt: 0, momentTenAndTwoNmm: 0 } }).lengthEndMm // 1
  */
-export function wayFigures(way: Way, { pulls, strings, end }: Strung): WayFigures {
+export function loadFigures({ pulls, strings, end }: Strung): LoadFigures {
   const of = (kind: 'M' | 'C') => strings.filter(({ name }) => name.startsWith(kind));
   const means = (kind: 'M' | 'C') => ({
     set: mean(of(kind).map(({ setN }) => setN)),
@@ -85,12 +129,11 @@ export function wayFigures(way: Way, { pulls, strings, end }: Strung): WayFigure
   );
   const mains = pulls.findLast(({ string }) => string.startsWith('M'));
   const [weakest = { name: '', finalN: 0 }] = strings.toSorted((a, b) => a.finalN - b.finalN);
+  const most = (figure: (state: Strung['end']) => number) =>
+    pulls.reduce((largest, state) => Math.max(largest, figure(state)), 0);
   return {
-    way,
-    onTheWayMm: pulls.reduce(
-      (most, { lengthChangeMm, widthChangeMm }) =>
-        Math.max(most, Math.abs(lengthChangeMm), Math.abs(widthChangeMm)),
-      0,
+    onTheWayMm: most(({ lengthChangeMm, widthChangeMm }) =>
+      Math.max(Math.abs(lengthChangeMm), Math.abs(widthChangeMm)),
     ),
     lengthMainsMm: mains?.lengthChangeMm ?? 0,
     widthMainsMm: mains?.widthChangeMm ?? 0,
@@ -100,24 +143,64 @@ export function wayFigures(way: Way, { pulls, strings, end }: Strung): WayFigure
     crossesN,
     spreadN: Math.sqrt(mean(off.map((each) => each ** 2))),
     weakest: { name: weakest.name, finalN: weakest.finalN },
-    momentNm: pulls.reduce((most, { momentNmm }) => Math.max(most, momentNmm), 0) / 1000,
+    momentNm: most(({ momentNmm }) => momentNmm) / 1000,
+    momentTenAndTwoNm: most(({ momentTenAndTwoNmm }) => momentTenAndTwoNmm) / 1000,
   };
 }
 
-/**
- * A job strung in thought in one way; undefined where it is that way already. Errors: those of `frameLoad`.
- *
- * @param factor stiffness of the hoop beside what is usual, where it was measured
- *
- * @example
- * stringInWay(usual.job, 'as planned').value.pulls.length >= 35 // true
- */
-export function stringInWay(job: Job, way: Way, factor = 1): Result<Strung> | undefined {
-  const other = inWay(job, way);
-  if (!other) return undefined;
-  const load = frameLoad(other, { mounts: mountsOf(way), factor });
-  return load.ok ? { ok: true, value: stringUnderLoad(load.value) } : load;
+export interface StrungInWay {
+  readonly question: LoadQuestion;
+  readonly strung: Strung;
 }
 
-/** Further out of shape than this on the way, mm, a frame is at risk; a house figure. From memory. */
-export const MOST_OUT_OF_SHAPE_MM = 4;
+/**
+ * A job strung in thought in one way; undefined where it is that way already, or cannot be. Errors: those of `frameLoad`.
+ *
+ * @param factor stiffness of the hoop beside what is usual, where it was measured
+ * @param onPull is told how many pulls are done; an answer of false stops it
+ *
+ * @example
+ * stringInWay(usual.job, 'as planned').value.strung.pulls.length >= 35 // true
+ */
+export function stringInWay(
+  job: Job,
+  way: Way,
+  factor = 1,
+  onPull?: (done: number) => boolean,
+): Result<StrungInWay> | undefined {
+  const other = inWay(job, way);
+  if (!other) return undefined;
+  const load = frameLoad(other.job, { ...other.options, factor });
+  if (!load.ok) return load;
+  return success({ question: load.value, strung: stringUnderLoad(load.value, onPull) });
+}
+
+/** What more 10 and 2 o’clock bear when the crosses come from the other end, N·m. */
+export interface OtherEnd {
+  readonly byPlaceNm: number;
+  /** Of a hoop that is as stiff all round: what is left when nobody knows how stiff it is where. */
+  readonly alikeNm: number;
+}
+
+/**
+ * How much of what is said of the two ends hangs on how stiff a hoop is where, which is from memory. Errors: those of `frameLoad`.
+ *
+ * @example
+ * otherEnd(usual.job).value.byPlaceNm > 0 // true
+ */
+export function otherEnd(job: Job, factor = 1): Result<OtherEnd> {
+  const more = (uniform: boolean): Result<number> => {
+    const bears: number[] = [];
+    for (const crossesTurned of [false, true]) {
+      const load = frameLoad(job, { mounts: job.machine.mounts, factor, uniform, crossesTurned });
+      if (!load.ok) return load;
+      bears.push(loadFigures(stringUnderLoad(load.value)).momentTenAndTwoNm);
+    }
+    return success((bears[1] ?? 0) - (bears[0] ?? 0));
+  };
+  const byPlace = more(false);
+  if (!byPlace.ok) return byPlace;
+  const alike = more(true);
+  if (!alike.ok) return alike;
+  return success({ byPlaceNm: byPlace.value, alikeNm: alike.value });
+}

@@ -6,7 +6,6 @@ export const LOOKS = ['straight', 'gaps', 'weave', 'knots', 'runs', 'marks'] as 
 export type Look = (typeof LOOKS)[number];
 /** It was good at once, it was mended before the mounts were opened, or it was left. */
 export const LOOKED = ['good', 'mended', 'left'] as const;
-type Looked = (typeof LOOKED)[number];
 
 const looked = z.enum(LOOKED);
 export const lastLookSchema = z.object({

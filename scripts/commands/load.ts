@@ -1,13 +1,10 @@
 /** What a hoop does while it is strung, or a bare ring under a load of the book. */
 import { z } from 'zod';
-import { jobOf } from '@/core/bench/job';
-import { USUAL_ASSUMPTIONS } from '@/core/cut/lengths';
-import { usualChoice } from '@/core/cut/methods';
 import { USUAL_HOUSE } from '@/core/house/house-rules';
-import { USUAL_MACHINE } from '@/core/house/machine';
 import { frameLoad, MOUNT_COUNTS } from '@/core/load/frame-load';
 import { ringChange } from '@/core/load/ring';
 import { stringUnderLoad } from '@/core/load/stringing';
+import { usualJobOn } from '@/core/load/usual-job';
 import { roundTo } from '@/core/measure/units';
 import { print, refuse, valueOf } from './command';
 import { frameOf, stringing, type CutOptions } from './frame';
@@ -60,33 +57,14 @@ export type LoadOptions = z.output<z.ZodObject<typeof loadOptions>>;
 export function load(file: string, json: boolean, options: CutOptions & LoadOptions): void {
   const { bed } = frameOf(file);
   const { gaugeMm, tension } = stringing(bed.spec.sport, options);
-  const usual = usualChoice(bed, false);
-  const string = {
-    name: options.family,
-    family: options.family,
-    shape: 'round',
-    gaugeMm,
-    setMm: 12_200,
-    suppliedByClient: false,
-    stretch: null,
-  } as const;
-  const job = jobOf({
-    bed,
-    mains: string,
-    crosses: string,
+  const job = usualJobOn(bed, USUAL_HOUSE, {
     tension,
+    string: { family: options.family, gaugeMm },
     choice: {
-      method: options.method ?? usual.method,
-      shortSide: options['short-side'] ?? usual.shortSide,
-      crossStart: options['cross-start'] ?? usual.crossStart,
+      ...(options.method && { method: options.method }),
+      ...(options['short-side'] && { shortSide: options['short-side'] }),
+      ...(options['cross-start'] && { crossStart: options['cross-start'] }),
     },
-    cutFrom: 'reel',
-    remnantsMm: [],
-    assumptions: USUAL_ASSUMPTIONS,
-    learnt: {},
-    house: USUAL_HOUSE,
-    machine: USUAL_MACHINE,
-    notes: '',
   });
   const question = valueOf(file, frameLoad(job, { mounts: options.mounts }));
   const strung = stringUnderLoad(question);

@@ -138,6 +138,9 @@ export const ADVICE_WORDS = {
   'rule.hybrid': 'Monofilament beside a soft string',
   'rule.hybrid.why':
     'The soft string is pulled 10 % above the monofilament, whichever way round: 45 beside 50 lb.',
+  'rule.crosses end lower': 'Crosses end below their figure',
+  'rule.crosses end lower.why':
+    'The weave and the hoop take from the crosses what they are set to: pulled a kilogram higher they end nearer to the ticket. How stiff hoops are is from memory, unless calipers measured this one.',
   'rule.machine': 'Another kind of machine',
   'rule.machine.why':
     'A lock-out settles lower than a constant pull at the same figure, so the figure is translated and the bed stays the same.',

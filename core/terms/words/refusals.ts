@@ -124,6 +124,7 @@ export const REFUSAL_WORDS = {
   'house.hybridShare.beyond':
     'The soft string is 0 to 20 % above the monofilament: 10 in practice.',
   'house.crossesByN.beyond': 'Crosses differ from mains by at most 10 lb, or 4.5 kg.',
+  'house.mostOutOfShapeMm.beyond': 'A hoop gives some millimetres: write 0.5 to 15, such as 4.',
   'house.lockOutShare.beyond':
     'A lock-out settles 0 to 20 % lower than a constant pull: 5 to 10 from memory.',
   'machine.gripper': 'The gripper is 10 to 90 cm from the frame: 36 on most machines.',

@@ -26,6 +26,11 @@ export const houseEntrySchema = (unit: TensionUnit) =>
     monofilamentShare: percentOf('monofilamentShare'),
     hybridShare: percentOf('hybridShare'),
     lockOutShare: percentOf('lockOutShare'),
+    mostOutOfShapeMm: reading((text): Result<number> => {
+      const mm = signedNumber(text, /^(mm)?$/);
+      const most = houseRulesSchema.shape.mostOutOfShapeMm.safeParse(mm ?? NaN);
+      return most.success ? success(most.data) : failure('house.mostOutOfShapeMm.beyond');
+    }),
     crossesByN: optionalReading((text): Result<number> => {
       const by = signedNumber(text, TENSION);
       const typed = tensionUnitNamed(/[a-z#]+$/i.exec(plainFigures(text))?.[0]) ?? unit;
@@ -46,5 +51,6 @@ export const houseEntryOf = (house: HouseRules, unit: TensionUnit): HouseEntry =
   monofilamentShare: percent(house.monofilamentShare),
   hybridShare: percent(house.hybridShare),
   lockOutShare: percent(house.lockOutShare),
+  mostOutOfShapeMm: String(roundTo(house.mostOutOfShapeMm, 0.1)),
   crossesByN: house.crossesByN === null ? '' : String(inTensionUnit(house.crossesByN, unit)),
 });

@@ -3,16 +3,23 @@
 import { useMemo } from 'react';
 import { Controller, useWatch } from 'react-hook-form';
 import { say } from '@/ui/say';
-import { HOUSE_QUESTION_NAMES, questionWords, schoolsOn } from '@/core/house/house-rules';
+import {
+  HOUSE_QUESTION_NAMES,
+  questionWords,
+  schoolsOn,
+  type HouseRules,
+} from '@/core/house/house-rules';
 import type { TensionUnit } from '@/core/measure/units';
 import { ChoiceField, TickField } from '@/ui/form/bound';
 import { Choice } from '@/ui/form/choice';
 import { TextField } from '@/ui/form/field';
 import { FormFoot } from '@/ui/form/form-foot';
 import { KeptForm } from '@/ui/form/kept-form';
+import type { Pick } from '@/ui/form/picker';
 import type { FormAnswer } from '@/ui/form/result';
 import { useKeptForm } from '@/ui/form/use-kept-form';
 import { houseEntrySchema, type HouseEntry } from './house-entry';
+import { CostLine, CostPicker, useSchoolCosts, type CostFrame } from './school-costs';
 
 interface HouseFormProps {
   readonly name: string;
@@ -20,11 +27,25 @@ interface HouseFormProps {
   readonly version?: number | undefined;
   readonly initial: HouseEntry;
   readonly unit: TensionUnit;
+  /** As it is kept now. */
+  readonly house: HouseRules;
+  readonly frames: readonly Pick[];
+  /** The frame on which the answers are compared. */
+  readonly frame: CostFrame | undefined;
   readonly save: (entry: HouseEntry) => Promise<FormAnswer>;
 }
 
 /** Every question on which schools differ, with the reasons of each side. */
-export function HouseForm({ name, version, initial, unit, save }: HouseFormProps) {
+export function HouseForm({
+  name,
+  version,
+  initial,
+  unit,
+  house,
+  frames,
+  frame,
+  save,
+}: HouseFormProps) {
   const schema = useMemo(() => houseEntrySchema(unit), [unit]);
   const form = useKeptForm<HouseEntry>({
     name,
@@ -36,8 +57,10 @@ export function HouseForm({ name, version, initial, unit, save }: HouseFormProps
   });
   const { control } = form;
   const entry = useWatch({ control }) as HouseEntry;
+  const costs = useSchoolCosts(frame, house);
   return (
     <KeptForm form={form} className="max-w-4xl">
+      <CostPicker frames={frames} frame={frame} costs={costs} />
       {HOUSE_QUESTION_NAMES.map((question) => {
         const title = questionWords(question);
         const schools = schoolsOn(question);
@@ -59,6 +82,12 @@ export function HouseForm({ name, version, initial, unit, save }: HouseFormProps
               {schools.map(({ school, text, why }) => (
                 <li key={school} className={school === entry[question] ? 'text-ink' : undefined}>
                   <span className="font-medium">{text}:</span> {why}
+                  <CostLine
+                    unit={unit}
+                    cost={costs.costs.find(
+                      (cost) => cost.question === question && cost.school === school,
+                    )}
+                  />
                 </li>
               ))}
             </ul>
@@ -105,6 +134,12 @@ export function HouseForm({ name, version, initial, unit, save }: HouseFormProps
           label="A lock-out settles lower by (%)"
           hint="From memory 5 to 10. String the same frame on both, and measure."
           {...form.field('lockOutShare')}
+        />
+        <TextField
+          figure
+          label="A hoop goes out of shape by at most (mm)"
+          hint="While it is strung; 4 from memory. More is said before the bench."
+          {...form.field('mostOutOfShapeMm')}
         />
         <TickField
           control={control}

@@ -10,8 +10,12 @@ import { HouseForm } from './house-form';
 
 export const metadata: Metadata = { title: 'House rules' };
 
-export default async function HouseRulesPage() {
-  const { workshop, role } = await openFor('see house rules');
+export default async function HouseRulesPage({ searchParams }: PageProps<'/workshop/house-rules'>) {
+  const { workshop, role, frames } = await openFor('see house rules');
+  const asked = (await searchParams).frame;
+  const all = await frames.all();
+  const frame = all.find(({ id }) => id === asked);
+  const house = workshop.houseRules ?? USUAL_HOUSE;
   return (
     <main className="px-6 py-6">
       <h1 className="figure text-4xl">House rules</h1>
@@ -29,7 +33,12 @@ export default async function HouseRulesPage() {
           key={workshop.version}
           name={`house rules ${workshop.id}`}
           version={workshop.version}
-          initial={houseEntryOf(workshop.houseRules ?? USUAL_HOUSE, workshop.tensionUnit)}
+          initial={houseEntryOf(house, workshop.tensionUnit)}
+          house={house}
+          frames={all.map(({ id, name, sport }) => ({ id, text: name, detail: sport }))}
+          frame={
+            frame && { id: frame.id, name: frame.name, spec: frame.spec, factor: frame.hoopFactor }
+          }
           unit={workshop.tensionUnit}
           save={saveHouseRules.bind(null, workshop.id, workshop.version)}
         />

@@ -20,6 +20,7 @@ import { Cautions } from '@/ui/cautions';
 import { Fact, Facts } from '@/ui/facts';
 import { houseOf, jobAt, openTicket } from '../ticket';
 import { Waits } from '../waits';
+import { outOfShapeAsPlanned } from '../load/hoop-of';
 import { Lessons } from '../last-look/lessons';
 import { stationTitle } from '../station-title';
 import { TakenLine } from './taken-line';
@@ -48,8 +49,9 @@ export const generateMetadata = stationTitle('Pull');
 export default async function PullStation({ params }: PageProps<'/tickets/[number]/pull'>) {
   const { tickets, benches, role, person } = await openFor('string');
   const open = await openTicket((await params).number);
-  const { ticket, setup, study, workshop, machine, stepsDone: done } = open;
-  const sequence = (await jobAt(ticket.number))?.sequence;
+  const { ticket, setup, study, frame, workshop, machine, stepsDone: done } = open;
+  const job = await jobAt(ticket.number);
+  const sequence = job?.sequence;
   if (!sequence || !setup || !study?.bed)
     return <Waits number={ticket.number} path="cut" what="the cut" />;
   if (!sequence.ok)
@@ -71,9 +73,10 @@ export default async function PullStation({ params }: PageProps<'/tickets/[numbe
   const count = (kind: string) => steps.filter((step) => step.kind === kind).length;
   const allDone = done === steps.length;
   const other = machine && otherPull(machine, house, setup.tension);
+  const bent = outOfShapeAsPlanned(job, frame?.hoopFactor ?? null, house);
   return (
     <div className="max-w-3xl">
-      {other !== undefined && <Cautions cautions={[other]} />}
+      <Cautions cautions={[...(other === undefined ? [] : [other]), ...bent]} />
       <Facts>
         <Fact name="Steps" figure note={done === 0 ? 'not begun' : `${done} are done`}>
           {steps.length}

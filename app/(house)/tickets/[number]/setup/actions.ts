@@ -8,6 +8,7 @@ import { climb } from '@/core/advice/staircase';
 import { remembered, SILENT } from '@/core/advice/talk';
 import { NO_CUT, type SetupFacts } from '@/db/tickets';
 import type { FormAnswer } from '@/ui/form/result';
+import { crossesEndOf } from '../load/hoop-of';
 import { houseOf, lastJobOn, ticketAt } from '../ticket';
 import { setupSchema, type ReadSetup, type SetupEntry } from './setup-entry';
 
@@ -49,6 +50,7 @@ export const saveSetup = action(
       talk: read.data.talk,
       house: houseOf(open, read.data.todaysRules),
       record: await lastJobOn(open),
+      crossesEnd: crossesEndOf(framed, frame.hoopFactor, houseOf(open, false)),
     });
     const bed = { mains, crosses };
     const tension =

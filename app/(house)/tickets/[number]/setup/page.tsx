@@ -7,6 +7,7 @@ import { SILENT, type Talk } from '@/core/advice/talk';
 import { formatTicket, formatTicketConverted } from '@/core/measure/units';
 import { Fact, Facts } from '@/ui/facts';
 import { houseOf, isHybrid, lastJobOn, openTicket, type OpenTicket } from '../ticket';
+import { crossesEndOf } from '../load/hoop-of';
 import { Waits } from '../waits';
 import { saveSetup } from './actions';
 import type { SetupEntry } from './setup-entry';
@@ -125,6 +126,7 @@ export default async function SetupStation({ params }: PageProps<'/tickets/[numb
         unit={unit}
         wish={ticket.wish}
         record={await lastJobOn(open)}
+        crossesEnd={crossesEndOf(study.bed, frame.hoopFactor, houseOf(open, false))}
         history={strungBefore(history, workshop.timeZone)}
         house={{ kept: houseOf(open, false), todays: houseOf(open, true) }}
         labourMinor={workshop.labourMinor}

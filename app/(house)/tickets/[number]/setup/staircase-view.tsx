@@ -68,6 +68,7 @@ export function StaircaseView({ staircase, unit, onSwitch }: StaircaseViewProps)
 const STATE_WORDS = {
   in: '',
   off: 'switched off',
+  offered: 'offered: tick it to count it',
   yields: 'yields to a stronger reason',
   'already in': 'already in the last tension',
 } as const;

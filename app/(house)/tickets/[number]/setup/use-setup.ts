@@ -5,7 +5,7 @@ import { useWatch } from 'react-hook-form';
 import { advise, reasonsFor, spokenAgainst, type Proposal } from '@/core/advice/advise';
 import { caseOf } from '@/core/advice/case';
 import { strungFrom } from '@/core/advice/record';
-import type { LastJob } from '@/core/advice/rule';
+import type { CrossesEnd, LastJob } from '@/core/advice/rule';
 import type { ShelfString } from '@/core/advice/shelf';
 import { climb } from '@/core/advice/staircase';
 import { SILENT, talkWords } from '@/core/advice/talk';
@@ -33,6 +33,8 @@ export interface SetupOf {
   readonly unit: TensionUnit;
   readonly wish: string;
   readonly record: LastJob | undefined;
+  /** What crosses end at on this frame, by what its hoop does. */
+  readonly crossesEnd: CrossesEnd | undefined;
   readonly history: readonly StrungBefore[];
   readonly house: { readonly kept: HouseRules; readonly todays: HouseRules };
   readonly labourMinor: number;
@@ -49,6 +51,7 @@ export function useSetup({
   bed,
   unit,
   record,
+  crossesEnd,
   house,
   labourMinor,
   save,
@@ -73,7 +76,7 @@ export function useSetup({
   const [asking, setAsking] = useState(words === '');
 
   const rules = entry.todaysRules ? house.todays : house.kept;
-  const about = caseOf({ bed, talk, house: rules, record });
+  const about = caseOf({ bed, talk, house: rules, record, crossesEnd });
   const { switched } = entry;
   const { proposals, notAdvised, conflicts, tells } = advise(about, {
     shelf: strings,
