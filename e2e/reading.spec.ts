@@ -94,3 +94,39 @@ test('the last look closes a job: what was mended stands on the record, teaches,
     'look at the weave before each pull',
   );
 });
+
+test('each answer of the house has its cost on a frame, and crosses are offered what they lose', async ({
+  page,
+}) => {
+  page.setDefaultTimeout(20_000);
+  await page.goto('/workshop/house-rules');
+  await awake(page);
+  await page.getByLabel('What each answer costs on this frame').fill('Heron Tour 98');
+  await page.getByRole('option', { name: /Heron Tour 98/ }).click();
+  await page.waitForURL(/house-rules\?frame=/);
+  const ahead = page.getByRole('region', { name: 'Mains ahead on one side' });
+  await expect(ahead.getByText(/mm out of shape on the way/)).toHaveCount(5, { timeout: 30_000 });
+  // The schools' own reasons stay beside it.
+  await expect(ahead).toContainText('The hoop is pulled out of shape least');
+  await page.getByRole('link', { name: 'Under load, pull by pull' }).click();
+  await page.waitForURL(/\/frames\/[0-9a-f-]{36}\/load$/);
+  // The demo's calipers have measured this one.
+  await expect(page.getByText('This hoop was measured: 93 % of the usual stiffness')).toBeVisible();
+  await expect(page.getByText(/10 and 2 o’clock bear \+\d\.\d\d N·m/)).toBeVisible({
+    timeout: 30_000,
+  });
+  await expect(page.getByRole('row', { name: /crosses the other way/ })).toBeVisible();
+
+  const { number } = await takeIn(page, 'Ostrevan Heron 100', true);
+  await page.goto(`/tickets/${number}/setup`);
+  await awake(page);
+  const offered = page.getByRole('checkbox', { name: 'Crosses end below their figure counts' });
+  await expect(offered).not.toBeChecked();
+  await expect(page.getByText('offered: tick it to count it')).toBeVisible();
+  const advised = page.getByLabel('Tension, mains/crosses');
+  const before = await page.getByRole('main').innerText();
+  await offered.click();
+  await expect(offered).toBeChecked();
+  await expect(advised).toBeVisible();
+  expect(await page.getByRole('main').innerText()).not.toBe(before);
+});

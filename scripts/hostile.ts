@@ -167,6 +167,8 @@ const PATHS = [
   '/tickets/#/load?way=@',
   '/tickets/#/last-look',
   '/rackets/@/reading',
+  '/frames/@/load',
+  '/workshop/house-rules?frame=@',
   '/c/@/calendar',
   '/events/@',
   '/events/@/board',
@@ -340,7 +342,7 @@ export function argumentsOf(
     removeReading: [FORGED],
     strungElsewhere: [FORGED, '2026-01-05'],
     liesIn: [FORGED, 'hot'],
-    putOn: [FORGED, '5 g at 680'],
+    putOn: [FORGED, version, '5 g at 680'],
     remind: [999_999],
     // Nobody is reminded by a test: it takes nothing.
     remindAll: ['Hostile'],

@@ -95,3 +95,37 @@ export function jobOf(asked: JobQuestion): Job {
   });
   return { ...asked, plan, supply, sequence };
 }
+
+/**
+ * What a job was asked with, without what follows from it: so much has to be handed over for it to be planned again.
+ *
+ * @example
+ * 'plan' in questionOf(usual.job) // false
+ */
+export const questionOf = ({
+  bed,
+  mains,
+  crosses,
+  tension,
+  choice,
+  cutFrom,
+  remnantsMm,
+  assumptions,
+  learnt,
+  house,
+  machine,
+  notes,
+}: Job): JobQuestion => ({
+  bed,
+  mains,
+  crosses,
+  tension,
+  choice,
+  cutFrom,
+  remnantsMm,
+  assumptions,
+  learnt,
+  house,
+  machine,
+  notes,
+});

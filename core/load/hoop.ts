@@ -34,7 +34,7 @@ export type Shape = Float64Array;
  * So little holds every node where it is, N/mm and N·mm: a hoop that nothing else holds would fly away. A millimetre of it
  * is a ten thousandth of a newton.
  */
-const GROUND = 1e-4;
+export const GROUND = 1e-4;
 
 /** Three unknowns of a node: along, across and the turn. */
 const DOF = 3;

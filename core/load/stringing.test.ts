@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { usualJob } from '../testing/jobs';
 import { usual } from '../testing/usual';
 import { frameLoad, type FrameLoadOptions } from './frame-load';
-import { alongLoad, pullBetween, ringHoop, solveHoop } from './hoop';
+import { alongLoad, GROUND, hoopStiffness, pullBetween, ringHoop, solveHoop } from './hoop';
 import { stringUnderLoad, type LoadQuestion } from './stringing';
 
 const TENSION = { mainN: 240, crossN: 240, unit: 'kg' } as const;
@@ -60,12 +60,19 @@ describe('a hoop that is strung', () => {
   it('is in balance at every pull: what strings and mounts do to the hoop adds up to nothing', () => {
     const load = loadOf({ ...EVEN, mounts: 6 });
     const { pulls } = stringUnderLoad(load);
-    for (const { mountsN } of pulls) {
-      const sum = (axis: 'x' | 'y') =>
-        load.mounts.reduce((total, mount, m) => total + mount[axis] * (mountsN[m] ?? 0), 0);
-      // What the ground holds, a ten thousandth of a newton a millimetre of every node, is the only rest.
-      expect(Math.abs(sum('x'))).toBeLessThan(0.05);
-      expect(Math.abs(sum('y'))).toBeLessThan(0.05);
+    for (const { mountsN, shape } of pulls) {
+      // Strings pull at both ends alike; what is left is borne by the mounts and, a ten thousandth of a newton a millimetre, by the ground.
+      for (const [axis, k] of [
+        ['x', 0],
+        ['y', 1],
+      ] as const) {
+        const mounts = load.mounts.reduce((total, m, i) => total + m[axis] * (mountsN[i] ?? 0), 0);
+        const ground = load.hoop.nodes.reduce(
+          (sum, _, i) => sum + GROUND * (shape[3 * i + k] ?? 0),
+          0,
+        );
+        expect(Math.abs(mounts - ground)).toBeLessThan(1e-9 * 240 * load.strings.length);
+      }
       expect(mountsN.every((force) => force >= 0)).toBe(true);
     }
   });
@@ -116,6 +123,61 @@ describe('a hoop that is strung', () => {
     strung.strings.forEach(({ finalN }, i) =>
       expect(Math.abs(finalN - (tensions[i] ?? 0))).toBeLessThan(1e-8 * 240),
     );
+  });
+
+  // Source: statics and Hooke, the whole hoop with its strings as prestressed bars in one matrix, solved afresh at each pull by another package.
+  it('changes its shape as the whole in one matrix does, within 1e-8', () => {
+    const load = loadOf({ ...EVEN, mounts: 0, lifts: false });
+    const mains = load.strings.filter(({ kind }) => kind === 'main').slice(0, 4);
+    const strung = stringUnderLoad({
+      ...load,
+      strings: mains,
+      pulls: mains.map(({ name }) => ({ string: name, pullN: 240 })),
+    });
+    const size = 3 * load.hoop.nodes.length;
+    const bare = Matrix.from1DArray(size, size, hoopStiffness(load.hoop));
+    const bars = mains.map(({ a, b, lengthMm, eaN }) => {
+      const column = Matrix.zeros(size, 1);
+      for (const { node, fx, fy } of pullBetween(load.hoop, a, b)) {
+        column.set(3 * node, 0, fx);
+        column.set(3 * node + 1, 0, fy);
+      }
+      return { column, k: eaN / lengthMm };
+    });
+    // A clamped string holds T = T₀ − k·(s − s₀), s what its chord is shorter.
+    const held: { at: number; then: number }[] = [];
+    mains.forEach((_, n) => {
+      const whole = bare.clone();
+      const force = bars[n]?.column.clone().mul(240) ?? Matrix.zeros(size, 1);
+      for (const { at, then } of held) {
+        const { column, k } = bars[at] as (typeof bars)[number];
+        whole.add(column.mmul(column.transpose()).mul(k));
+        force.add(column.clone().mul(240 + k * then));
+      }
+      const moved = solveMl(whole, force);
+      held.push({ at: n, then: bars[n]?.column.transpose().mmul(moved).get(0, 0) ?? 0 });
+      // A free hoop is held where it is by next to nothing; its shape is what counts.
+      const shape = Float64Array.from(moved.to1DArray());
+      const [length, width] = [load.length, load.width].map(
+        (ends) => -alongLoad(shape, pullBetween(load.hoop, ...ends)),
+      );
+      const pull = strung.pulls[n];
+      expect(Math.abs((length ?? 9) / (pull?.lengthChangeMm ?? 1) - 1)).toBeLessThan(1e-8);
+      expect(Math.abs((width ?? 9) / (pull?.widthChangeMm ?? 1) - 1)).toBeLessThan(1e-8);
+    });
+  });
+
+  it('is the mirror image of itself when left and right change places', () => {
+    const load = loadOf({ ...EVEN, mounts: 6 });
+    const swap = (name: string) => name.replace(/[LR]$/, (side) => (side === 'L' ? 'R' : 'L'));
+    const one = stringUnderLoad(load);
+    const other = stringUnderLoad({
+      ...load,
+      pulls: load.pulls.map(({ string, pullN }) => ({ string: swap(string), pullN })),
+    });
+    for (const { name, finalN } of one.strings)
+      expect(other.strings.find((each) => each.name === swap(name))?.finalN).toBeCloseTo(finalN, 6);
+    expect(other.end.widthChangeMm).toBeCloseTo(one.end.widthChangeMm, 8);
   });
 
   it('loses more at a cross with more friction, and is stopped when somebody says so', () => {

@@ -140,6 +140,8 @@ async function workAs(db: Connection, username: string): Promise<void> {
   await db.execute(sql`select set_config('orthotens.person', ${person?.id ?? ''}, true)`);
 }
 
+const MEASURED_FRAME = 'Ostrevan Heron Tour 98';
+
 async function fill(db: Connection, workshopId: string, today: Date): Promise<void> {
   const chance = chanceFrom(20);
   await workAs(db, 'hesper');
@@ -149,6 +151,8 @@ async function fill(db: Connection, workshopId: string, today: Date): Promise<vo
     id: randomUUID(),
     workshopId,
     sport: frame.spec.sport,
+    // Calipers have said how stiff this one is.
+    ...(frame.name === MEASURED_FRAME && { hoopFactor: 0.93, hoopErrorMm: 0.12 }),
   }));
   const stringRows = DEMO_STRINGS.map((string) => ({ ...string, id: randomUUID(), workshopId }));
   const clientRows = DEMO_PEOPLE.map((person, i) => ({

@@ -57,7 +57,7 @@ export function UnderLoad({ views, unit }: UnderLoadProps) {
         className={
           views.length === 1
             ? 'mt-3 grid gap-8 lg:grid-cols-[1fr_1.3fr]'
-            : 'mt-3 grid gap-8 sm:grid-cols-2 lg:grid-cols-3'
+            : `mt-3 grid gap-8 sm:grid-cols-2 ${views.length === 3 ? 'lg:grid-cols-3' : ''}`
         }
       >
         {views.map((view) => {

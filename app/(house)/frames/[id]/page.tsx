@@ -6,6 +6,7 @@ import { routeId } from '@/app/route-id';
 import { studyFrame } from '@/core/frame/bed';
 import { may } from '@/core/house/policy';
 import { Seen } from '@/ui/form/only-seen';
+import { Link } from '@/ui/link';
 import { RemoveButton } from '@/ui/remove-button';
 import { RemovedNotice } from '@/ui/removed-notice';
 import { changeFrame, removeFrame, restoreFrame } from '../actions';
@@ -47,6 +48,11 @@ export default async function FramePage({ params }: PageProps<'/frames/[id]'>) {
         />
         {!frame.removedAt && (
           <p className="mt-8 flex gap-6">
+            {may(role, 'see house rules') && (
+              <Link href={`/frames/${id}/load`} className="underline">
+                Under load
+              </Link>
+            )}
             <a href={`/frames/${id}/document`} download className="underline">
               Save to a file
             </a>

@@ -7,6 +7,7 @@ import type { HouseRules } from '@/core/house/house-rules';
 import type { SchoolCost } from '@/core/load/schools';
 import { inTensionUnit, type TensionUnit } from '@/core/measure/units';
 import { Picker, type Pick } from '@/ui/form/picker';
+import { Link } from '@/ui/link';
 import { LoadProgress } from '@/ui/load/load-progress';
 import { useLoadWorker, type LoadWork } from '@/ui/load/use-load-worker';
 
@@ -79,6 +80,11 @@ export function CostPicker({ frames, frame, costs: { work, begin } }: CostPicker
         }}
       />
       <LoadProgress work={work} onStart={begin} />
+      {frame && (
+        <Link href={`/frames/${frame.id}/load`} className="underline">
+          Under load, pull by pull
+        </Link>
+      )}
     </section>
   );
 }

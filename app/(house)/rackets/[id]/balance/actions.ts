@@ -12,8 +12,8 @@ import { balanceSchema, type BalanceEntry } from './balance-entry';
 export const putOn = action(
   'take in',
   said,
-  [rowId, textIn],
-  async ({ together }, id, line): Promise<string | undefined> => {
+  [rowId, rowVersion, textIn],
+  async ({ together }, id, version, line): Promise<string | undefined> => {
     const read = parseParts(line);
     if (!read.ok) return read.problem;
     return together(async ({ rackets }) => {
@@ -25,7 +25,7 @@ export const putOn = action(
       const whole = withParts(kept, kept.parts);
       if (!whole.ok) return whole.problem;
       const build = { ...(racket.build ?? SILENT.racket), ...forAdvice(kept) };
-      const saved = await rackets.weigh(id, racket.version, kept, build);
+      const saved = await rackets.weigh(id, version, kept, build);
       return saved === 'saved' ? undefined : 'It was changed in another tab: look again.';
     });
   },

@@ -135,7 +135,7 @@ export default async function BalancePage({ params }: PageProps<'/rackets/[id]/b
                       ? `${[...new Set([setup.mains.name, setup.crosses.name])].join(' / ')}, ${inIt.massG.toFixed(1)} g`
                       : ''
                   }
-                  putOn={putOn.bind(null, workshop.id, id)}
+                  putOn={putOn.bind(null, workshop.id, id, racket.version)}
                 />
               )}
               {twins.length > 0 && (

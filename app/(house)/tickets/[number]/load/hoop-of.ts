@@ -5,6 +5,7 @@ import type { Job } from '@/core/bench/job';
 import type { Bed } from '@/core/frame/bed';
 import type { HouseRules } from '@/core/house/house-rules';
 import { crossesEnd } from '@/core/load/crosses-end';
+import type { Frame } from '@/db/frames';
 import { loadFigures, stringInWay, type LoadFigures } from '@/core/load/ways';
 
 const ends = new LRUCache<string, { readonly end: CrossesEnd | undefined }>({ max: 300 });
@@ -44,3 +45,9 @@ export function outOfShapeAsPlanned(
   const strung = stringInWay(job, 'as planned', factor ?? 1);
   return strung?.ok ? outOfShape(loadFigures(strung.value.strung), house) : [];
 }
+
+/** How far to trust what is said of a hoop. */
+export const loadTrust = (frame: Pick<Frame, 'hoopFactor' | 'hoopErrorMm'> | undefined): string =>
+  frame?.hoopFactor
+    ? `This hoop was measured: ${Math.round(frame.hoopFactor * 100)} % of the usual stiffness, off by ${(frame.hoopErrorMm ?? 0).toFixed(2)} mm where it was.`
+    : 'How stiff a hoop is where is from memory: compare the ways, and trust a figure alone only when this frame was measured.';

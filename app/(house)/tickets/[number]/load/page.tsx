@@ -1,49 +1,20 @@
 import { openFor } from '@/app/identity/at-work';
-import type { Job, JobQuestion } from '@/core/bench/job';
+import { questionOf } from '@/core/bench/job';
 import { stringInWay } from '@/core/load/ways';
 import { Cautions } from '@/ui/cautions';
+import { LoadDesk } from '@/ui/load/load-desk';
 import { loadView } from '@/workers/load-view';
 import { stationTitle } from '../station-title';
 import { houseOf, jobAt, openTicket } from '../ticket';
 import { Waits } from '../waits';
 import { measureHoop } from './actions';
 import { CalipersForm } from './calipers-form';
-import { outOfShape } from './hoop-of';
-import { LoadDesk } from './load-desk';
+import { loadTrust, outOfShape } from './hoop-of';
 
 export const generateMetadata = stationTitle('Under load');
 
 const signed = (mm: number): string =>
   `${mm > 0 ? '+' : mm < 0 ? '−' : ''}${Math.abs(mm).toFixed(1)}`;
-
-/** What is asked, without what follows from it: the page works that out again. */
-const asked = ({
-  bed,
-  mains,
-  crosses,
-  tension,
-  choice,
-  cutFrom,
-  remnantsMm,
-  assumptions,
-  learnt,
-  house,
-  machine,
-  notes,
-}: Job): JobQuestion => ({
-  bed,
-  mains,
-  crosses,
-  tension,
-  choice,
-  cutFrom,
-  remnantsMm,
-  assumptions,
-  learnt,
-  house,
-  machine,
-  notes,
-});
 
 /** What the hoop does while this job is strung, and what another way would do. */
 export default async function UnderLoadPage({ params }: PageProps<'/tickets/[number]/load'>) {
@@ -64,14 +35,10 @@ export default async function UnderLoadPage({ params }: PageProps<'/tickets/[num
       <LoadDesk
         key={factor ?? ''}
         planned={planned}
-        job={asked(job)}
+        job={questionOf(job)}
         factor={factor ?? 1}
         unit={unit}
-        trust={
-          factor === null
-            ? 'How stiff a hoop is where is from memory: compare the ways, and trust a figure alone only when this frame was measured.'
-            : `This hoop was measured: ${Math.round(factor * 100)} % of the usual stiffness, off by ${(frame?.hoopErrorMm ?? 0).toFixed(2)} mm where it was.`
-        }
+        trust={loadTrust(frame)}
       />
       {!ticket.closedAt && (
         <section aria-label="Measured with calipers" className="mt-8">

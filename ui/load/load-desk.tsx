@@ -4,12 +4,12 @@ import { useCallback, useEffect, useState } from 'react';
 import type { JobQuestion } from '@/core/bench/job';
 import { WAYS, type LoadFigures, type OtherEnd, type Way } from '@/core/load/ways';
 import { inTensionUnit, type TensionUnit } from '@/core/measure/units';
-import { Tick } from '@/ui/form/choice';
-import { Table } from '@/ui/list-page';
-import { LoadProgress } from '@/ui/load/load-progress';
-import { UnderLoad } from '@/ui/load/under-load';
-import { useLoadWorker } from '@/ui/load/use-load-worker';
+import { Tick } from '../form/choice';
+import { Table } from '../list-page';
 import type { LoadView } from '@/workers/load-view';
+import { LoadProgress } from './load-progress';
+import { UnderLoad } from './under-load';
+import { useLoadWorker } from './use-load-worker';
 
 interface LoadDeskProps {
   /** Of the way that is planned; the others are worked out beside the page. */
@@ -23,8 +23,8 @@ interface LoadDeskProps {
 
 const MOST_AT_ONCE = 3;
 
-const signed = (mm: number): string =>
-  `${mm > 0 ? '+' : mm < 0 ? '−' : ''}${Math.abs(mm).toFixed(1)}`;
+const signed = (value: number, digits = 1): string =>
+  `${value > 0 ? '+' : value < 0 ? '−' : ''}${Math.abs(value).toFixed(digits)}`;
 
 /** What the hoop does in each way to string it: drawn side by side, and by number. */
 export function LoadDesk({ planned, job, factor, unit, trust }: LoadDeskProps) {
@@ -88,9 +88,9 @@ export function LoadDesk({ planned, job, factor, unit, trust }: LoadDeskProps) {
       />
       {bears && (
         <p className="label mt-2 max-w-prose">
-          With crosses the other way 10 and 2 o’clock bear {signed(bears.byPlaceNm)} N·m. In a hoop
-          that is alike all round it would be {signed(bears.alikeNm)}: the rest hangs on how stiff
-          head, throat and shafts are, which is from memory.
+          With crosses the other way 10 and 2 o’clock bear {signed(bears.byPlaceNm, 2)} N·m. In a
+          hoop that is alike all round it would be {signed(bears.alikeNm, 2)}: the rest hangs on how
+          stiff head, throat and shafts are, which is from memory.
         </p>
       )}
     </>
