@@ -5,7 +5,7 @@ import { roundTo } from '@/core/measure/units';
 import { readBed, type BedReading } from '@/core/reading/read-bed';
 import { bedSeenSchema, NOTHING_SEEN, type BedSeen } from '@/core/reading/seen';
 import { bedFacts, type BedFacts } from '@/core/reading/signs';
-import { clientWords, lookWords, seenWords, storyWords, toDo } from '@/core/reading/words';
+import { lookWords, seenWords, storyWords, tellWords, toDo } from '@/core/reading/words';
 import { endSchema } from '@/core/terms/ends';
 import { failure, success, type Result } from '@/core/terms/result';
 import { english } from '@/core/terms/words/english';
@@ -69,7 +69,7 @@ function readBedDocument(
 }
 
 /** A reading in words, as it is printed and shown. */
-function saidOf({ told, ranked, found, lookAt, directionOpen }: BedReading, seen: BedSeen) {
+function saidOf({ told, tells, ranked, found, lookAt, directionOpen }: BedReading, seen: BedSeen) {
   const deed = toDo(found, seen);
   return {
     told,
@@ -82,12 +82,9 @@ function saidOf({ told, ranked, found, lookAt, directionOpen }: BedReading, seen
     })),
     lookAt: lookAt.map((sign) => english(lookWords(sign))),
     direction: directionOpen ? 'cannot be told' : 'told by the bow',
-    toDo: deed.what,
-    why: english(deed.why),
-    tell:
-      found.length > 0
-        ? found.map((story) => english(clientWords(story))).join(' ')
-        : english(clientWords(null)),
+    toDo: tells ? deed.what : null,
+    why: tells ? english(deed.why) : '',
+    tell: tells ? tellWords(found).map(english).join(' ') : '',
   };
 }
 

@@ -5,7 +5,7 @@ import { drawnBed } from '../testing/drawn-beds';
 import { bedOf } from '../testing/frame-spec';
 import { ENGLISH, english } from '../terms/words/english';
 import { readBed } from './read-bed';
-import { NOTHING_SEEN, type BedSeen } from './seen';
+import { bedSeenSchema, NOTHING_SEEN, type BedSeen } from './seen';
 import { bedFacts, OUTCOMES, signsOf, type PlainSign } from './signs';
 import { lawsFor, STORIES, touches, type Story } from './stories';
 import { clientWords, lookWords, seenWords, storyWords, toDo } from './words';
@@ -78,9 +78,24 @@ describe('a finished bed', () => {
     expect(weave?.for).toEqual([{ sign: 'weave', outcome: 'one fault' }]);
   });
 
+  it('is told the same by a figure however large, and by knots only when they were found', () => {
+    for (const mm of [4, 8, 40])
+      expect(first({ crossBow: { towards: 'head', mm } })).toBe('crosses from the throat up');
+    expect(first({ pitch: { hz: 240, setHz: 500 } })).toBe('string dead');
+    // Higher than it was set is a slip of the ear.
+    expect(first({ pitch: { hz: 600, setHz: 500 } })).toBeNull();
+    expect(signsOf({ ...NOTHING_SEEN, knots: [] }, facts).map(({ sign }) => sign)).not.toContain(
+      'knots',
+    );
+    const bow = (mm: number) => ({ ...NOTHING_SEEN, crossBow: { towards: 'neither', mm } });
+    expect(bedSeenSchema.safeParse(bow(0)).success).toBe(true);
+    expect(bedSeenSchema.safeParse(bow(9)).success).toBe(false);
+  });
+
   it('of which nothing was seen is as it was before anybody looked', () => {
     const reading = read({});
     expect(reading.told).toBe('open');
+    expect(reading.tells).toBe(false);
     expect(reading.found).toEqual([]);
     for (const { story, chance } of reading.ranked) if (story) expect(chance).toBeLessThan(0.2);
     expect(reading.lookAt.length).toBeGreaterThan(0);

@@ -1,6 +1,6 @@
 /** Which stories explain a bed, by Bayes' rule over none, one, or two of them at once. */
-import type { BedSeen } from './seen';
-import { signsOf, SIGNS, type BedFacts, type Sign, type SignSeen } from './signs';
+import { STRAIGHT_MM, type BedSeen } from './seen';
+import { signsOf, SIGNS, type BedFacts, type FigureSign, type Sign, type SignSeen } from './signs';
 import { lawsFor, priorOf, STORIES, touches, type Mixed, type Story } from './stories';
 
 /** Above it a reading is sure. */
@@ -29,6 +29,8 @@ export interface BedReading {
   readonly ranked: readonly RankedStory[];
   /** Stories that are likelier than not. */
   readonly found: readonly Story[];
+  /** It tells something: a story that is likelier than not, or that there is likely none. */
+  readonly tells: boolean;
   /** What to look at next to tell the first from the second, the most telling first. */
   readonly lookAt: readonly Sign[];
   /** Nothing that was seen says from which end the crosses came. */
@@ -41,18 +43,27 @@ const density = (x: number, mean: number, sd: number): number =>
 /** So seldom anything at all is seen: no story is ruled out by one slip. From memory. */
 const SLIP = 1e-4;
 
+/** Beyond it a figure says no more than there, so that none is so large that nothing explains it any more. From memory. */
+const SAYS_MOST: Readonly<Record<FigureSign, readonly [least: number, most: number]>> = {
+  'cross bow': [-4.5, 4.5],
+  'main bow': [-3, 3],
+  balance: [-5, 5],
+  pitch: [0.75, 1],
+};
+
 function chanceOf(seen: SignSeen, law: Mixed): number {
   if ('outcome' in seen) return (law.plain?.[seen.outcome] ?? 0) + SLIP;
+  const [least, most] = SAYS_MOST[seen.sign];
+  const value = Math.max(least, Math.min(most, seen.value));
   return (
     (law.figure ?? []).reduce(
-      (sum, { share, mean, sd }) => sum + share * density(seen.value, mean, sd),
+      (sum, { share, mean, sd }) => sum + share * density(value, mean, sd),
       0,
     ) + SLIP
   );
 }
 
-/** A bow of less is none, mm: then nothing says from which end the crosses came. From memory. */
-const STRAIGHT_MM = 1.5;
+/** Then nothing says from which end the crosses came. */
 const isStraight = ({ crossBow }: BedSeen): boolean =>
   crossBow !== null && (crossBow.towards === 'neither' || crossBow.mm < STRAIGHT_MM);
 
@@ -126,10 +137,14 @@ export function readBed(seen: BedSeen, facts: BedFacts): BedReading {
     })),
   ].toSorted((a, b) => b.chance - a.chance);
   const [first, second] = ranked as [RankedStory, RankedStory];
+  const told = first.chance >= SURE ? 'sure' : first.chance >= LIKELY ? 'likely' : 'open';
+  const found = ranked.flatMap(({ story, chance: its }) => (story && its > 0.5 ? [story] : []));
   return {
-    told: first.chance >= SURE ? 'sure' : first.chance >= LIKELY ? 'likely' : 'open',
+    told,
     ranked,
-    found: ranked.flatMap(({ story, chance: its }) => (story && its > 0.5 ? [story] : [])),
+    found,
+    // As long as nothing was looked at, nothing is said to be well.
+    tells: found.length > 0 || (told !== 'open' && signs.length > 0),
     lookAt: tellingSigns(first, second, signs, facts),
     directionOpen: straight || seen.crossBow === null,
   };

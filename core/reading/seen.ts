@@ -2,8 +2,16 @@
 import { z } from 'zod';
 import { endSchema } from '../terms/ends';
 
+/** A bow of less is none, mm. From memory. */
+export const STRAIGHT_MM = 1.5;
+
 const bowSchema = <T extends string>(...ways: readonly [T, ...T[]]) =>
-  z.object({ towards: z.enum(ways), mm: z.number().min(0).max(40) });
+  z
+    .object({ towards: z.enum(ways), mm: z.number().min(0).max(40) })
+    .refine(({ towards, mm }) => towards !== 'neither' || mm < STRAIGHT_MM, {
+      error: `a bow of ${STRAIGHT_MM} mm and more goes one way or the other`,
+      path: ['mm'],
+    });
 
 /** `7HL`: hole 7 at the head, on the left. */
 const placeSchema = z.string().regex(/^[1-9]\d?[HT][LR]$/);

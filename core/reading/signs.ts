@@ -78,7 +78,9 @@ const endOf = (hole: string): End => (hole.includes('H') ? 'head' : 'throat');
 function knotsOutcome(
   knots: NonNullable<BedSeen['knots']>,
   { mainsFinish }: BedFacts,
-): Outcome<'knots'> {
+): Outcome<'knots'> | undefined {
+  // No bed holds on fewer: they were not all found.
+  if (knots.length < 2) return undefined;
   const at = (end: End, of?: 'mains') =>
     knots.filter((knot) => endOf(knot.hole) === end && (of === undefined || knot.of === of)).length;
   if (knots.length > 4) return 'more';

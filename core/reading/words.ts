@@ -60,6 +60,15 @@ export const storyWords = (story: Story | null): Message => message(`story.${sto
 export const clientWords = (story: Story | null): Message =>
   message(`story.${story ?? 'none'}.tell`);
 
+/**
+ * The same of all that was found; of a bed as it should be where nothing was.
+ *
+ * @example
+ * tellWords([]).map(({ key }) => key) // ['story.none.tell']
+ */
+export const tellWords = (found: readonly Story[]): readonly Message[] =>
+  found.length > 0 ? found.map(clientWords) : [clientWords(null)];
+
 const TO_DO = ['leave', 'watch', 'cut out'] as const;
 export type ToDo = (typeof TO_DO)[number];
 

@@ -77,6 +77,10 @@ export function readBed(file: string, json: boolean): void {
         ? 'That is sure.'
         : 'That is likely.',
     ...(report.lookAt[0] ? [`Look at ${report.lookAt[0]}.`] : []),
-    `${{ leave: 'Leave it', watch: 'Watch it', 'cut out': 'Cut it out at once' }[report.toDo]}: ${report.why}.`,
+    ...(report.toDo
+      ? [
+          `${{ leave: 'Leave it', watch: 'Watch it', 'cut out': 'Cut it out at once' }[report.toDo]}: ${report.why}.`,
+        ]
+      : []),
   ]);
 }

@@ -58,13 +58,15 @@ export default async function ReadingPage({ params }: PageProps<'/rackets/[id]/r
             head={['When', 'What it told', 'What was seen', 'Who', '']}
             empty=""
             rows={kept.map(({ id: readingId, takenOn, seen, who }) => {
-              const { ranked, found } = readBed(seen, facts);
+              const { ranked, found, tells } = readBed(seen, facts);
               const stories = found.length > 0 ? found : [ranked[0]?.story ?? null];
               return {
                 key: readingId,
                 cells: [
                   formatWall(takenOn, now),
-                  stories.map((story) => english(storyWords(story))).join('; '),
+                  tells
+                    ? stories.map((story) => english(storyWords(story))).join('; ')
+                    : 'what was seen did not tell',
                   signsOf(seen, facts)
                     .map((sign) => english(seenWords(sign)))
                     .join('; '),

@@ -1,14 +1,7 @@
 import { readBed } from '@/core/reading/read-bed';
 import type { BedSeen } from '@/core/reading/seen';
 import { signsOf, type BedFacts, type SignSeen } from '@/core/reading/signs';
-import {
-  clientWords,
-  lookWords,
-  seenWords,
-  storyWords,
-  toDo,
-  type ToDo,
-} from '@/core/reading/words';
+import { lookWords, seenWords, storyWords, tellWords, toDo, type ToDo } from '@/core/reading/words';
 import { english, message } from '@/core/terms/words/english';
 
 interface ReadingPanelProps {
@@ -39,11 +32,9 @@ const words = (signs: readonly SignSeen[]): string =>
 
 /** What a bed tells: the stories that explain it, where to look next, what to do, and what its owner hears. */
 export function ReadingPanel({ seen, facts }: ReadingPanelProps) {
-  const { told, ranked, found, lookAt, directionOpen } = readBed(seen, facts);
+  const { told, tells, ranked, found, lookAt, directionOpen } = readBed(seen, facts);
   const deed = toDo(found, seen);
   const isLooked = signsOf(seen, facts).length > 0;
-  // As long as nothing is told, nothing is said to be well.
-  const isTold = found.length > 0 || (told !== 'open' && isLooked);
   return (
     <section aria-label="What it tells">
       <h2 className="figure mb-1 text-2xl">What it tells</h2>
@@ -84,18 +75,14 @@ export function ReadingPanel({ seen, facts }: ReadingPanelProps) {
           From which end the crosses came cannot be told: a straight bed proves nothing about it.
         </p>
       )}
-      {isTold && (
+      {tells && (
         <>
           <p className="mt-4">
             <span className="figure text-2xl">{english(message(DO[deed.what]))}</span>:{' '}
             {english(deed.why)}.
           </p>
           <h3 className="figure mt-4 text-xl">Words for its owner</h3>
-          <p className="max-w-prose">
-            {(found.length > 0 ? found : [null])
-              .map((story) => english(clientWords(story)))
-              .join(' ')}
-          </p>
+          <p className="max-w-prose">{tellWords(found).map(english).join(' ')}</p>
         </>
       )}
     </section>
