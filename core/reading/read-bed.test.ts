@@ -29,6 +29,9 @@ describe('a finished bed', () => {
     const straight = { crossBow: { towards: 'neither', mm: 0 } } as const;
     expect(read(straight).directionOpen).toBe(true);
     expect(chanceOf('crosses from the throat up', straight)).toBe(0.1);
+    expect(
+      read(straight).ranked.find(({ story }) => story === 'crosses from the throat up')?.against,
+    ).toEqual([]);
     expect(read({ crossBow: { towards: 'head', mm: 4 } }).directionOpen).toBe(false);
   });
 

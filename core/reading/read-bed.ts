@@ -107,12 +107,14 @@ export function readBed(seen: BedSeen, facts: BedFacts): BedReading {
       prior,
     ),
   }));
+  // A straight bed says nothing about direction, neither for nor against.
+  const isOpen = (story: Story) => straight && story === 'crosses from the throat up';
   const total = all.reduce((sum, { weight }) => sum + weight, 0);
   const chance = (of: (stories: readonly Story[]) => boolean) =>
     all.reduce((sum, { stories, weight }) => sum + (of(stories) ? weight : 0), 0) / total;
   const speaks = (story: Story, way: 1 | -1): readonly SignSeen[] =>
     signs.filter((sign) => {
-      if (!touches(story, sign.sign)) return false;
+      if (!touches(story, sign.sign) || isOpen(story)) return false;
       const ratio =
         chanceOf(sign, lawsFor(sign.sign, [story], facts)) /
         chanceOf(sign, lawsFor(sign.sign, [], facts));
@@ -128,10 +130,7 @@ export function readBed(seen: BedSeen, facts: BedFacts): BedReading {
     ...STORIES.map((story): RankedStory => ({
       story,
       // What nobody can see is as likely as before.
-      chance:
-        straight && story === 'crosses from the throat up'
-          ? priorOf(story, facts)
-          : chance((stories) => stories.includes(story)),
+      chance: isOpen(story) ? priorOf(story, facts) : chance((stories) => stories.includes(story)),
       for: speaks(story, 1),
       against: speaks(story, -1),
     })),
