@@ -3,6 +3,8 @@ import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { NOTHING_SAID } from '@/core/ageing/court';
 import { drawnOf } from '@/core/record/drawn';
+import { ALL_GOOD } from '@/core/reading/last-look';
+import { NOTHING_SEEN } from '@/core/reading/seen';
 import { recordOf } from '@/core/testing/records';
 import { usual } from '@/core/testing/usual';
 import type { OpenDatabase } from './connection';
@@ -179,5 +181,46 @@ describe('a reminder', () => {
       condition: '',
     });
     expect(await shop.outbox.broughtByReminders()).toEqual({ sent: 1, came: 1 });
+  });
+});
+
+describe('a finished bed', () => {
+  it('keeps what was seen once, the latest first, until it is taken back', async () => {
+    const { shop, racket } = await withBed();
+    const [first, second] = [randomUUID(), randomUUID()];
+    const marks = { ...NOTHING_SEEN, marks: 'few' } as const;
+    for (let sent = 0; sent < 2; sent++)
+      await shop.bedsRead.add(first, racket.id, person, '2026-11-20T10:00', NOTHING_SEEN);
+    await shop.bedsRead.add(second, racket.id, person, '2026-11-21T10:00', marks);
+    expect(await shop.bedsRead.ofRacket(racket.id)).toMatchObject([
+      { id: second, seen: marks, who: 'Ada' },
+      { id: first, seen: NOTHING_SEEN },
+    ]);
+    await shop.bedsRead.setRemoved(second, true);
+    expect((await shop.bedsRead.ofRacket(racket.id)).map(({ id }) => id)).toEqual([first]);
+    // Another workshop sees nothing of it, and takes nothing back.
+    const other = await newWorkshop(open.db);
+    await other.bedsRead.setRemoved(first, true);
+    expect(await other.bedsRead.ofRacket(racket.id)).toEqual([]);
+    expect(await shop.bedsRead.ofRacket(racket.id)).toHaveLength(1);
+  });
+
+  it('has a last look while its job is open, and none is written over a closed one', async () => {
+    const { shop, racket, job } = await withBed();
+    const open = await shop.tickets.add(randomUUID(), {
+      racketId: racket.id,
+      promised: '2030-01-01T18:00',
+      wish: '',
+      condition: '',
+    });
+    const mended = { ...ALL_GOOD, weave: 'mended' } as const;
+    await shop.tickets.keepLastLook(open.id, mended);
+    const kept = await shop.tickets.get(open.number);
+    // It counts as no edit, so a hand-over that stands open is not refused for it.
+    expect([kept?.lastLook, kept?.version]).toEqual([mended, 1]);
+    expect(await shop.tickets.lastLooks()).toEqual([]);
+    const closed = await job();
+    await shop.tickets.keepLastLook(closed.id, mended);
+    expect((await shop.tickets.get(closed.number))?.lastLook).toBeNull();
   });
 });

@@ -1,5 +1,6 @@
 /** Tournaments: who plays, whose rackets are promised for when, and how tags are given out. */
 import { randomUUID } from 'node:crypto';
+import { eq } from 'drizzle-orm';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { dayJob } from '@/core/queue/day';
 import { USUAL_WEEK } from '@/core/queue/hours';
@@ -8,6 +9,7 @@ import { newtons } from '@/core/measure/units';
 import type { OpenDatabase } from './connection';
 import type { EventFacts, PlayerFacts } from './events';
 import { newWorkshop, openTestDatabase } from './testing';
+import { tickets } from './schema';
 import { recordsOf } from './workshop';
 
 let open: OpenDatabase;
@@ -159,6 +161,17 @@ describe('a player', () => {
     // Nobody knows any more when they play: the promise stays.
     expect(await move(ada?.id ?? '', null)).toBe(0);
     expect((await shop.events.rackets(eventId))[0]?.promised).toBe('2030-06-03T13:15');
+  });
+
+  it('is told another court, and what was promised by hand stays as it was', async () => {
+    const { shop, eventId, players, bag, move } = await withPlayers('Ada');
+    const id = players[0]?.id ?? '';
+    await bag(0, 1);
+    await move(id, '2030-06-03T14:00');
+    const by = { promised: '2030-06-03T11:00' };
+    await open.db.update(tickets).set(by).where(eq(tickets.workshopId, shop.id));
+    await shop.events.nameCourt(id, 'Court 7');
+    expect(await shop.events.rackets(eventId)).toMatchObject([{ ...by, court: 'Court 7' }]);
   });
 
   it('keeps the bench that they were given first, and is strung there', async () => {
