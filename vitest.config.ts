@@ -12,7 +12,7 @@ export default defineConfig({
         resolve: { alias },
         test: {
           name: 'pure',
-          include: ['{core,formats,ui,app,scripts}/**/*.test.{ts,tsx}'],
+          include: ['{core,formats,ui,workers,app,scripts}/**/*.test.{ts,tsx}'],
           // Modules are pure, so files may share them; to load them anew for each takes a third of the time.
           isolate: false,
           ...patience,
