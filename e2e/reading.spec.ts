@@ -35,6 +35,23 @@ test('a bed that was strung elsewhere is gone over, tells its story, and is kept
   await expect(tells).toContainText('for it: the crosses bow 4.5 mm towards the head');
   await expect(tells).toContainText('Watch it: look at the frame at 10 and 2 o’clock');
 
+  // On a photograph, which stays in the browser: three presses, the middle 6 of 200 below the line.
+  await page.getByText('Measure the bow on a photograph').click();
+  await page.getByLabel('Photograph of the bed').setInputFiles('docs/screenshots/reading.png');
+  const photo = page.getByRole('button', { name: /^Photograph: press the ends/ });
+  for (const [x, y] of [
+    [40, 50],
+    [140, 56],
+    [240, 50],
+  ] as const)
+    await photo.click({ position: { x, y } });
+  await expect(page.getByText('Measured. A press begins anew.')).toBeVisible();
+  // 6/200 of the longest cross of this frame, 244 mm and a little less.
+  await expect(page.getByLabel('By (mm, at the middle)')).toHaveValue(/^7\.[0-9]$/);
+  await expect(tells.getByRole('listitem').first()).toContainText('Crosses never straightened');
+  await page.getByRole('radiogroup', { name: 'Crosses bow' }).getByText('to the head').click();
+  await page.getByLabel('By (mm, at the middle)').fill('4.5');
+
   // On the drawing by keys: a crossing that does not alternate, three to the right and one down.
   await page.getByRole('radio', { name: 'weave' }).click();
   const crossing = page.getByRole('button', { name: /^C\d+ M\d[LR]: alternates$/ });

@@ -52,6 +52,7 @@ export const REFUSAL_WORDS = {
   'event.no days': 'Say at least one day with its hours: 2026-06-03 8-20.',
   'event.minutes': 'Minutes are a whole number up to 600.',
   'event.later': 'Say by how many minutes, from 1 to 600.',
+  'photo.no middle': 'Those are not the ends and the middle of a cross: press them again.',
   'sound.too short': 'That is too short to hear anything in it: record a second or two.',
   'sound.too long': 'That is more than {most} seconds: cut it to where the taps are.',
   'sound.unread': 'That is no sound that can be read: give a WAV file.',

@@ -16,6 +16,7 @@ import { KeptForm } from '@/ui/form/kept-form';
 import type { FormAnswer } from '@/ui/form/result';
 import { useKeptForm } from '@/ui/form/use-kept-form';
 import { say } from '@/ui/say';
+import { PhotoBow } from './photo-bow';
 import { ReadingPanel } from './reading-panel';
 import { NOTHING_TYPED, pressed, seenSchema, type SeenEntry } from './seen-entry';
 
@@ -130,6 +131,13 @@ export function ReadingDesk({ name, spec, setHz, save }: ReadingDeskProps) {
             {(entry.crossTowards === 'head' || entry.crossTowards === 'throat') && (
               <TextField figure label="By (mm, at the middle)" {...form.field('crossMm')} />
             )}
+            <PhotoBow
+              bed={bed}
+              onBow={({ towards, mm }) => {
+                form.setValue('crossTowards', towards, { shouldDirty: true });
+                form.setValue('crossMm', String(mm), { shouldDirty: true });
+              }}
+            />
             {ask(
               'mainTowards',
               'Mains bow',
