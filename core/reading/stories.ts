@@ -196,5 +196,10 @@ export function lawsFor(sign: Sign, stories: readonly Story[], facts: BedFacts):
   };
 }
 
-/** Whether a story changes how a sign looks. */
+/**
+ * Whether a story changes how a sign looks.
+ *
+ * @example
+ * touches('weave fault', 'gaps') // false
+ */
 export const touches = (story: Story, sign: Sign): boolean => TOUCHES[story][sign] !== undefined;
