@@ -4,7 +4,7 @@ import { LIBRARY } from '@/core/frame/library';
 import { chanceFrom } from '@/core/maths/chance';
 import { readBed } from '@/core/reading/read-bed';
 import { bedFacts } from '@/core/reading/signs';
-import { STORIES, touches, type Story } from '@/core/reading/stories';
+import { STORIES, type Story } from '@/core/reading/stories';
 import { drawnBed } from '@/core/testing/drawn-beds';
 
 const EACH = 40;
@@ -20,12 +20,7 @@ for (const story of stories) {
   let first = 0;
   for (const frame of facts)
     for (let i = 0; i < EACH; i++) {
-      const seen = drawnBed(
-        story,
-        frame,
-        chance,
-        (sign) => (story !== null && touches(story, sign)) || chance.next() < 0.8,
-      );
+      const seen = drawnBed(story, frame, chance);
       const started = performance.now();
       const { ranked, told } = readBed(seen, frame);
       tookMs += performance.now() - started;

@@ -5,9 +5,9 @@
 import { say } from '../terms/words/english';
 import type { Newtons } from '../measure/quantities';
 import { printedRange } from '../frame/frame';
-import { crossesStep, type HouseQuestionName } from '../house/house-rules';
+import { CROSSES_QUESTION, crossesStep } from '../house/house-rules';
 import { betweenMachines } from '../house/machine';
-import { SPORTS, type Sport } from '../terms/sport';
+import { SPORTS } from '../terms/sport';
 import { USUAL_PULL_N } from '../measure/pull-limits';
 import {
   HALF_STEP_N,
@@ -32,11 +32,6 @@ const onMonofilament = ({ mains, crosses }: Strung, byN: Newtons): Pulls => ({
   crossN: isMonofilament(crosses) ? byN : 0,
 });
 
-const CROSSES_QUESTION: Record<Sport, HouseQuestionName> = {
-  tennis: 'tennisCrosses',
-  badminton: 'badmintonCrosses',
-  squash: 'squashCrosses',
-};
 export const TRANSLATIONS: readonly Translation[] = [
   {
     ...inWords('monofilament'),

@@ -111,6 +111,13 @@ export const keptHouseSchema = z
 export const sameHouse = (a: HouseRules, b: HouseRules): boolean =>
   (Object.keys(USUAL_HOUSE) as (keyof HouseRules)[]).every((name) => a[name] === b[name]);
 
+/** The question on crosses against mains, by sport. */
+export const CROSSES_QUESTION = {
+  tennis: 'tennisCrosses',
+  badminton: 'badmintonCrosses',
+  squash: 'squashCrosses',
+} as const satisfies Readonly<Record<Sport, HouseQuestionName>>;
+
 const TWO_LB = newtons(2, 'lb');
 
 /**
@@ -121,11 +128,7 @@ const TWO_LB = newtons(2, 'lb');
  */
 export function crossesStep(house: HouseRules, sport: Sport): Pulls {
   if (house.crossesByN !== null) return { mainN: 0, crossN: house.crossesByN };
-  const school = {
-    tennis: house.tennisCrosses,
-    badminton: house.badmintonCrosses,
-    squash: house.squashCrosses,
-  }[sport];
+  const school = house[CROSSES_QUESTION[sport]];
   switch (school) {
     case 'equal':
       return { mainN: 0, crossN: 0 };

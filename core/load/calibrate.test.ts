@@ -19,6 +19,13 @@ describe('calipers', () => {
     expect(found.ok && found.value.errorMm).toBeLessThan(0.1);
   });
 
+  it('are held against the mounts of the machine that the job is on', () => {
+    const onTwo = { ...usual.job, machine: { ...usual.job.machine, mounts: 2 } } as const;
+    const [six, two] = [usual.job, onTwo].map((job) => predicted(job, 1));
+    if (!six?.ok || !two?.ok) throw new Error('no hoop');
+    expect(two.value.afterMains.widthMm).toBeGreaterThan(six.value.afterMains.widthMm + 0.3);
+  });
+
   it('that no hoop comes near to are refused', () => {
     const wrong = { afterMains: { lengthMm: 9, widthMm: -9 }, end: null };
     expect(calibrate(usual.job, wrong)).toMatchObject({ code: 'load.no such hoop' });

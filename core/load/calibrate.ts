@@ -1,8 +1,7 @@
 /** How stiff a hoop is, from what calipers said while a job was strung on it. */
 import type { Job } from '../bench/job';
 import { failure, success, type Result } from '../terms/result';
-import { frameLoad } from './frame-load';
-import { stringUnderLoad } from './stringing';
+import { figuresUnderLoad } from './ways';
 
 /** A change of length and width inside, against the empty frame, mm. */
 export interface Change {
@@ -38,16 +37,13 @@ const GOLDEN = (Math.sqrt(5) - 1) / 2;
  * predicted(usual.job, 1).value.afterMains.lengthMm < 0 // true
  */
 export function predicted(job: Job, factor: number): Result<Calipers & { readonly end: Change }> {
-  const load = frameLoad(job, { mounts: 6, factor });
-  if (!load.ok) return load;
-  const { pulls, end } = stringUnderLoad(load.value);
-  const mains = pulls.findLast(({ string }) => string.startsWith('M'));
-  if (!mains) return failure('load.no pulls');
-  const change = ({ lengthChangeMm, widthChangeMm }: typeof end): Change => ({
-    lengthMm: lengthChangeMm,
-    widthMm: widthChangeMm,
+  const figures = figuresUnderLoad(job, { factor });
+  if (!figures.ok) return figures;
+  const { lengthMainsMm, widthMainsMm, lengthEndMm, widthEndMm } = figures.value;
+  return success({
+    afterMains: { lengthMm: lengthMainsMm, widthMm: widthMainsMm },
+    end: { lengthMm: lengthEndMm, widthMm: widthEndMm },
   });
-  return success({ afterMains: change(mains), end: change(end) });
 }
 
 /**

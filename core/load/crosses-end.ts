@@ -5,10 +5,8 @@ import type { HouseRules } from '../house/house-rules';
 import { USUAL_PULL_N } from '../measure/pull-limits';
 import { newtons } from '../measure/units';
 import { success, type Result } from '../terms/result';
-import { frameLoad } from './frame-load';
-import { stringUnderLoad } from './stringing';
 import { usualJobOn } from './usual-job';
-import { loadFigures } from './ways';
+import { figuresUnderLoad } from './ways';
 
 /**
  * What crosses end at on a frame that is strung as is usual for its sport, by two jobs in thought. Errors: those of `frameLoad`.
@@ -24,9 +22,9 @@ export function crossesEnd(bed: Bed, house: HouseRules, factor: number | null): 
   const ends: number[] = [];
   for (const byN of [0, raisedN]) {
     const tension = { mainN: usualN, crossN: usualN + byN, unit: 'kg' } as const;
-    const load = frameLoad(usualJobOn(bed, house, { tension }), { mounts: 6, factor: factor ?? 1 });
-    if (!load.ok) return load;
-    ends.push(loadFigures(stringUnderLoad(load.value)).crossesN.final);
+    const figures = figuresUnderLoad(usualJobOn(bed, house, { tension }), { factor: factor ?? 1 });
+    if (!figures.ok) return figures;
+    ends.push(figures.value.crossesN.final);
   }
   const [asSet = 0, higher = 0] = ends;
   return success({

@@ -168,7 +168,8 @@ function mountsOf(
 }
 
 export interface FrameLoadOptions {
-  readonly mounts: MountCount;
+  /** Else those of the job’s machine. */
+  readonly mounts?: MountCount;
   /** Bending stiffness beside what is usual for the sport, where it was measured. */
   readonly factor?: number;
   /** Bending stiffness, N·mm²; else as is usual for the sport, by place. */
@@ -256,7 +257,7 @@ const turned = (pulls: LoadQuestion['pulls']): LoadQuestion['pulls'] => [
  * @example
  * frameLoad(usual.job, { mounts: 6 }).value.strings.length // 35
  */
-export function frameLoad(job: Job, options: FrameLoadOptions): Result<LoadQuestion> {
+export function frameLoad(job: Job, options: FrameLoadOptions = {}): Result<LoadQuestion> {
   const { bed, mains, crosses, sequence, house } = job;
   if (!sequence.ok) return sequence;
   const { outline } = bed;
@@ -291,7 +292,12 @@ export function frameLoad(job: Job, options: FrameLoadOptions): Result<LoadQuest
   return success({
     hoop: meshed.hoop,
     strings,
-    mounts: mountsOf(meshed, last, options.mounts, options.mountStiffness ?? MOUNT_STIFFNESS),
+    mounts: mountsOf(
+      meshed,
+      last,
+      options.mounts ?? job.machine.mounts,
+      options.mountStiffness ?? MOUNT_STIFFNESS,
+    ),
     pulls: options.crossesTurned ? turned(pulls) : pulls,
     relaxes: options.relaxes ?? (house.benchPull === 'lock-out' ? house.lockOutShare : 0),
     weave: {

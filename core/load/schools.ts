@@ -1,6 +1,7 @@
 /** What each answer to a question of the house does to one frame. */
 import type { Bed } from '../frame/bed';
 import {
+  CROSSES_QUESTION,
   crossesStep,
   HOUSE_QUESTIONS,
   type HouseQuestionName,
@@ -9,16 +10,8 @@ import {
 import { USUAL_PULL_N } from '../measure/pull-limits';
 import type { Sport } from '../terms/sport';
 import { success, type Result } from '../terms/result';
-import { frameLoad } from './frame-load';
-import { stringUnderLoad } from './stringing';
 import { usualJobOn } from './usual-job';
-import { loadFigures, type LoadFigures } from './ways';
-
-const CROSSES: Readonly<Record<Sport, HouseQuestionName>> = {
-  tennis: 'tennisCrosses',
-  badminton: 'badmintonCrosses',
-  squash: 'squashCrosses',
-};
+import { figuresUnderLoad, type LoadFigures } from './ways';
 
 /**
  * The questions whose answers a hoop of a sport feels: order, crosses against mains, knots.
@@ -28,7 +21,7 @@ const CROSSES: Readonly<Record<Sport, HouseQuestionName>> = {
  */
 export const loadQuestions = (sport: Sport): readonly HouseQuestionName[] => [
   'ahead',
-  CROSSES[sport],
+  CROSSES_QUESTION[sport],
   'knotPull',
   'firstCrosses',
   'topCross',
@@ -57,16 +50,15 @@ export function schoolCost(
   factor = 1,
 ): Result<SchoolCost> {
   const { sport } = bed.spec;
-  const isCrosses = question === CROSSES[sport];
+  const isCrosses = question === CROSSES_QUESTION[sport];
   const answered = { ...house, [question]: school, ...(isCrosses && { crossesByN: null }) };
   const step = crossesStep(answered, sport);
   const usualN = USUAL_PULL_N[sport];
   const job = usualJobOn(bed, answered, {
     tension: { mainN: usualN + step.mainN, crossN: usualN + step.crossN, unit: 'kg' },
   });
-  const load = frameLoad(job, { mounts: 6, factor });
-  if (!load.ok) return load;
-  return success({ question, school, figures: loadFigures(stringUnderLoad(load.value)) });
+  const figures = figuresUnderLoad(job, { factor });
+  return figures.ok ? success({ question, school, figures: figures.value }) : figures;
 }
 
 /**

@@ -1,4 +1,5 @@
 /** A frame as it is usually strung, for comparing what schools do to it. */
+import { usualGaugeMm } from '../advice/strung';
 import { jobOf, type Job } from '../bench/job';
 import { USUAL_ASSUMPTIONS } from '../cut/lengths';
 import { usualChoice } from '../cut/methods';
@@ -11,13 +12,12 @@ import type { PathChoice } from '../path/path';
 import type { Family } from '../terms/family';
 import type { Sport } from '../terms/sport';
 
-/** Usual string by sport. Common practice. */
-const USUAL_STRING: Readonly<Record<Sport, { readonly family: Family; readonly gaugeMm: number }>> =
-  {
-    tennis: { family: 'monofilament', gaugeMm: 1.25 },
-    badminton: { family: 'multifilament', gaugeMm: 0.68 },
-    squash: { family: 'multifilament', gaugeMm: 1.2 },
-  };
+/** The family that is strung most. Common practice. */
+const USUAL_FAMILY: Readonly<Record<Sport, Family>> = {
+  tennis: 'monofilament',
+  badminton: 'multifilament',
+  squash: 'multifilament',
+};
 
 export interface UsualJobChanges {
   readonly tension?: TicketTension;
@@ -36,8 +36,10 @@ export function usualJobOn(
   house: HouseRules,
   { tension, string, choice }: UsualJobChanges = {},
 ): Job {
-  const pullN = USUAL_PULL_N[bed.spec.sport];
-  const { family, gaugeMm } = string ?? USUAL_STRING[bed.spec.sport];
+  const { sport } = bed.spec;
+  const pullN = USUAL_PULL_N[sport];
+  const family = string?.family ?? USUAL_FAMILY[sport];
+  const gaugeMm = string?.gaugeMm ?? usualGaugeMm(family, sport);
   const one = {
     name: family,
     family,

@@ -36,10 +36,9 @@ interface InWay {
 /** A job in another way; undefined where it is that way already, or cannot be. */
 function inWay(job: Job, way: Way): InWay | undefined {
   const { house, tension, choice, bed, machine } = job;
-  const planned: FrameLoadOptions = { mounts: machine.mounts };
   const another = (changes: Partial<Job>): InWay => ({
     job: jobOf({ ...job, ...changes }),
-    options: planned,
+    options: {},
   });
   const on = (mounts: MountCount): InWay | undefined =>
     machine.mounts === mounts ? undefined : { job, options: { mounts } };
@@ -53,7 +52,7 @@ function inWay(job: Job, way: Way): InWay | undefined {
       : another({ choice: { ...choice, method } });
   switch (way) {
     case 'as planned':
-      return { job, options: planned };
+      return { job, options: {} };
     case 'on six mounts':
       return on(6);
     case 'on four mounts':
@@ -75,7 +74,7 @@ function inWay(job: Job, way: Way): InWay | undefined {
       return another({ bed: { ...bed, spec: { ...spec, stringing } } });
     }
     case 'crosses the other way':
-      return { job, options: { ...planned, crossesTurned: true } };
+      return { job, options: { crossesTurned: true } };
     case 'in one piece':
       return pieces('one-piece');
     case 'in two pieces':
@@ -83,7 +82,7 @@ function inWay(job: Job, way: Way): InWay | undefined {
     case 'with a lock-out':
       return house.benchPull === 'lock-out'
         ? undefined
-        : { job, options: { ...planned, relaxes: house.lockOutShare } };
+        : { job, options: { relaxes: house.lockOutShare } };
   }
 }
 
@@ -148,6 +147,17 @@ export function loadFigures({ pulls, strings, end }: Strung): LoadFigures {
   };
 }
 
+/**
+ * The figures of a job, strung in thought. Errors: those of `frameLoad`.
+ *
+ * @example
+ * figuresUnderLoad(usual.job).value.mainsN.set > 200 // true
+ */
+export function figuresUnderLoad(job: Job, options: FrameLoadOptions = {}): Result<LoadFigures> {
+  const load = frameLoad(job, options);
+  return load.ok ? success(loadFigures(stringUnderLoad(load.value))) : load;
+}
+
 export interface StrungInWay {
   readonly question: LoadQuestion;
   readonly strung: Strung;
@@ -157,22 +167,16 @@ export interface StrungInWay {
  * A job strung in thought in one way; undefined where it is that way already, or cannot be. Errors: those of `frameLoad`.
  *
  * @param factor stiffness of the hoop beside what is usual, where it was measured
- * @param onPull is told how many pulls are done; an answer of false stops it
  *
  * @example
  * stringInWay(usual.job, 'as planned').value.strung.pulls.length >= 35 // true
  */
-export function stringInWay(
-  job: Job,
-  way: Way,
-  factor = 1,
-  onPull?: (done: number) => boolean,
-): Result<StrungInWay> | undefined {
+export function stringInWay(job: Job, way: Way, factor = 1): Result<StrungInWay> | undefined {
   const other = inWay(job, way);
   if (!other) return undefined;
   const load = frameLoad(other.job, { ...other.options, factor });
   if (!load.ok) return load;
-  return success({ question: load.value, strung: stringUnderLoad(load.value, onPull) });
+  return success({ question: load.value, strung: stringUnderLoad(load.value) });
 }
 
 /** What more 10 and 2 o’clock bear when the crosses come from the other end, N·m. */
@@ -190,13 +194,11 @@ export interface OtherEnd {
  */
 export function otherEnd(job: Job, factor = 1): Result<OtherEnd> {
   const more = (uniform: boolean): Result<number> => {
-    const bears: number[] = [];
-    for (const crossesTurned of [false, true]) {
-      const load = frameLoad(job, { mounts: job.machine.mounts, factor, uniform, crossesTurned });
-      if (!load.ok) return load;
-      bears.push(loadFigures(stringUnderLoad(load.value)).momentTenAndTwoNm);
-    }
-    return success((bears[1] ?? 0) - (bears[0] ?? 0));
+    const planned = figuresUnderLoad(job, { factor, uniform });
+    if (!planned.ok) return planned;
+    const turned = figuresUnderLoad(job, { factor, uniform, crossesTurned: true });
+    if (!turned.ok) return turned;
+    return success(turned.value.momentTenAndTwoNm - planned.value.momentTenAndTwoNm);
   };
   const byPlace = more(false);
   if (!byPlace.ok) return byPlace;

@@ -44,3 +44,25 @@ export const TENSION_UNIT = String.raw`(?:kgf|kgs?|kilos?|lbf|lbs?|pounds?|#)`;
  */
 export const tensionUnitNamed = (text: string | undefined): TensionUnit | undefined =>
   text === undefined || text === '' ? undefined : /^k/i.test(text) ? 'kg' : 'lb';
+
+/**
+ * A figure of which the sign is the point: a change, with a true minus.
+ *
+ * @example
+ * signedFigure(-0.68, 1) // '−0.7'
+ */
+export const signedFigure = (value: number, decimals: number): string =>
+  `${value > 0 ? '+' : value < 0 ? '−' : ''}${Math.abs(value).toFixed(decimals)}`;
+
+/**
+ * A bare figure of up to four digits and so many decimals, as it is typed; NaN for anything else.
+ *
+ * @example
+ * bareFigure('4,5', 2) // 4.5
+ */
+export function bareFigure(text: string, mostDecimals: 1 | 2 | 3): number {
+  const figures = plainFigures(text);
+  return new RegExp(`^\\d{1,4}(?:[.,]\\d{1,${mostDecimals}})?$`).test(figures)
+    ? decimal(figures)
+    : NaN;
+}

@@ -70,7 +70,15 @@ export const tellWords = (found: readonly Story[]): readonly Message[] =>
   found.length > 0 ? found.map(clientWords) : [clientWords(null)];
 
 const TO_DO = ['leave', 'watch', 'cut out'] as const;
-export type ToDo = (typeof TO_DO)[number];
+type ToDo = (typeof TO_DO)[number];
+
+/**
+ * The deed itself.
+ *
+ * @example
+ * toDoWords('watch').key // 'do.watch'
+ */
+export const toDoWords = (what: ToDo): Message => message(`do.${what}`);
 
 export interface Deed {
   readonly what: ToDo;

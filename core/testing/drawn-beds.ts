@@ -2,7 +2,7 @@
 import type { Chance } from '../maths/chance';
 import { NOTHING_SEEN, type BedSeen } from '../reading/seen';
 import { SIGNS, type BedFacts, type Outcome, type Sign } from '../reading/signs';
-import { lawsFor, type Story } from '../reading/stories';
+import { lawsFor, touches, type Story } from '../reading/stories';
 
 /** A normal deviate (Box and Muller). */
 const normal = ({ next }: Chance): number =>
@@ -158,13 +158,12 @@ function inOrdinary(seen: BedSeen, story: Story | null, facts: BedFacts, chance:
   };
 }
 
-/** A bed of a story, with the noise of its forward model; each sign is looked at with a chance of `looked`. */
-export function drawnBed(
-  story: Story | null,
-  facts: BedFacts,
-  chance: Chance,
-  looked: (sign: Sign) => boolean,
-): BedSeen {
+/** Of what a story does not touch, four in five signs are looked at. */
+const LOOKED = 0.8;
+
+/** A bed of a story, with the noise of its forward model; what the story shows was looked at. */
+export function drawnBed(story: Story | null, facts: BedFacts, chance: Chance): BedSeen {
+  const looked = (sign: Sign) => (story !== null && touches(story, sign)) || chance.next() < LOOKED;
   // Whoever looks at the holes of the knots has seen the knots.
   const isSeen = (sign: Sign) => looked(sign) || (sign === 'knots' && looked('knot holes'));
   const seen = SIGNS.filter(isSeen).reduce<BedSeen>(

@@ -1,6 +1,8 @@
 /** Commands that read one document and answer: a job, a day, a shelf, a balance, a finished bed. */
 import { formatMetres } from '@/core/measure/units';
 import { planQueue } from '@/core/queue/plan';
+import { toDoWords } from '@/core/reading/words';
+import { english } from '@/core/terms/words/english';
 import { bedReport } from '@/formats/bed-document';
 import { balanceReport } from '@/formats/balance-document';
 import { jobReport, planAnew, readJobDocument } from '@/formats/job-document';
@@ -77,10 +79,6 @@ export function readBed(file: string, json: boolean): void {
         ? 'That is sure.'
         : 'That is likely.',
     ...(report.lookAt[0] ? [`Look at ${report.lookAt[0]}.`] : []),
-    ...(report.toDo
-      ? [
-          `${{ leave: 'Leave it', watch: 'Watch it', 'cut out': 'Cut it out at once' }[report.toDo]}: ${report.why}.`,
-        ]
-      : []),
+    ...(report.toDo ? [`${english(toDoWords(report.toDo))}: ${report.why}.`] : []),
   ]);
 }

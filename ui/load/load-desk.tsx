@@ -3,6 +3,7 @@
 import { useCallback, useEffect, useState } from 'react';
 import type { JobQuestion } from '@/core/bench/job';
 import { WAYS, type LoadFigures, type OtherEnd, type Way } from '@/core/load/ways';
+import { signedFigure } from '@/core/measure/figures';
 import { inTensionUnit, type TensionUnit } from '@/core/measure/units';
 import { Tick } from '../form/choice';
 import { Table } from '../list-page';
@@ -22,9 +23,6 @@ interface LoadDeskProps {
 }
 
 const MOST_AT_ONCE = 3;
-
-const signed = (value: number, digits = 1): string =>
-  `${value > 0 ? '+' : value < 0 ? '−' : ''}${Math.abs(value).toFixed(digits)}`;
 
 /** What the hoop does in each way to string it: drawn side by side, and by number. */
 export function LoadDesk({ planned, job, factor, unit, trust }: LoadDeskProps) {
@@ -88,9 +86,9 @@ export function LoadDesk({ planned, job, factor, unit, trust }: LoadDeskProps) {
       />
       {bears && (
         <p className="label mt-2 max-w-prose">
-          With crosses the other way 10 and 2 o’clock bear {signed(bears.byPlaceNm, 2)} N·m. In a
-          hoop that is alike all round it would be {signed(bears.alikeNm, 2)}: the rest hangs on how
-          stiff head, throat and shafts are, which is from memory.
+          With crosses the other way 10 and 2 o’clock bear {signedFigure(bears.byPlaceNm, 2)} N·m.
+          In a hoop that is alike all round it would be {signedFigure(bears.alikeNm, 2)}: the rest
+          hangs on how stiff head, throat and shafts are, which is from memory.
         </p>
       )}
     </>
@@ -102,7 +100,7 @@ function cellsOf(figures: LoadFigures, unit: TensionUnit): readonly string[] {
   const { mainsN, crossesN, weakest } = figures;
   return [
     figures.onTheWayMm.toFixed(1),
-    `${signed(figures.lengthEndMm)}, ${signed(figures.widthEndMm)}`,
+    `${signedFigure(figures.lengthEndMm, 1)}, ${signedFigure(figures.widthEndMm, 1)}`,
     `${figure(mainsN.final)} of ${figure(mainsN.set)}`,
     `${figure(crossesN.final)} of ${figure(crossesN.set)}`,
     figure(figures.spreadN),

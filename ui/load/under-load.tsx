@@ -1,6 +1,7 @@
 'use client';
 
 import { useState } from 'react';
+import { signedFigure } from '@/core/measure/figures';
 import { inTensionUnit, type TensionUnit } from '@/core/measure/units';
 import type { LoadFrame, LoadView } from '@/workers/load-view';
 
@@ -19,9 +20,6 @@ const LONG_ARROW_MM = 32;
 
 const wordsOf = ({ string }: LoadFrame): string =>
   string ? `after ${string}` : 'with the mounts open';
-
-const signed = (mm: number): string =>
-  `${mm > 0 ? '+' : mm < 0 ? '−' : ''}${Math.abs(mm).toFixed(2)}`;
 
 /** The frame at a pull of the longest way; shorter ones wait at their end. */
 const frameAt = ({ frames }: LoadView, at: number): LoadFrame =>
@@ -68,7 +66,8 @@ export function UnderLoad({ views, unit }: UnderLoadProps) {
                 {views.length > 1 && <h3 className="font-medium">{view.way}</h3>}
                 <Hoop view={view} frame={frame} />
                 <p>
-                  Length {signed(frame.lengthMm)} mm, width {signed(frame.widthMm)} mm
+                  Length {signedFigure(frame.lengthMm, 2)} mm, width{' '}
+                  {signedFigure(frame.widthMm, 2)} mm
                 </p>
               </div>
               <Tensions view={view} frame={frame} most={most} unit={unit} />
@@ -101,7 +100,7 @@ function Hoop({ view, frame }: { readonly view: LoadView; readonly frame: LoadFr
       viewBox={`${left} ${-top} ${right - left} ${top - bottom}`}
       className="block w-full max-w-md"
       role="img"
-      aria-label={`The hoop ${wordsOf(frame)}: length ${signed(frame.lengthMm)} mm, width ${signed(frame.widthMm)} mm; its change is drawn ${MAGNIFIED} times larger.`}
+      aria-label={`The hoop ${wordsOf(frame)}: length ${signedFigure(frame.lengthMm, 2)} mm, width ${signedFigure(frame.widthMm, 2)} mm; its change is drawn ${MAGNIFIED} times larger.`}
     >
       <path d={lines(0)} className="stroke-hair fill-none" strokeWidth={4} strokeLinecap="round" />
       {strings.map(({ name, a, b }) =>

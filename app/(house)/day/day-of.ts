@@ -1,6 +1,6 @@
 /** The day of a workshop: who strings what when, from the records. */
-import { LRUCache } from 'lru-cache';
-import { USUAL_HOUSE, type HouseRules } from '@/core/house/house-rules';
+import { workedOutOnce } from '@/app/worked-out-once';
+import { USUAL_HOUSE } from '@/core/house/house-rules';
 import type { StandingMachine } from '@/core/house/machine';
 import type { PathChoice } from '@/core/path/path';
 import { wallTime, type WallTime } from '@/core/measure/promised-time';
@@ -10,8 +10,8 @@ import { USUAL_WEEK } from '@/core/queue/hours';
 import type { QueueBench } from '@/core/queue/jobs';
 import { PAGE_PATIENCE, planQueue, type QueuePlan } from '@/core/queue/plan';
 import { planDays, type PlannedDays, type SureJob } from '@/core/queue/promise';
-import { machineProblem, type Stringing } from '@/core/queue/suits';
-import { english, type Message } from '@/core/terms/words/english';
+import { machineProblem } from '@/core/queue/suits';
+import { english } from '@/core/terms/words/english';
 import type { Result } from '@/core/terms/result';
 import type { TicketOfDay, Turn } from '@/db/benches';
 import type { Records, Workshop } from '@/db/workshop';
@@ -66,15 +66,8 @@ async function pastOf({ tickets }: Records): Promise<PastDays> {
   return { times: { tennis, badminton, squash }, jobs };
 }
 
-/** What clamps can do is worked out step by step; the same question is asked at every look at the day. */
-const judged = new LRUCache<string, { readonly problem: Message | undefined }>({ max: 1000 });
-
-function problemOf(asked: Stringing, machine: StandingMachine, house: HouseRules) {
-  const key = JSON.stringify([asked, machine, house]);
-  const known = judged.get(key) ?? { problem: machineProblem(asked, machine, house) };
-  judged.set(key, known);
-  return known.problem;
-}
+/** What clamps can do is worked out step by step. */
+const problemOf = workedOutOnce(1000, machineProblem);
 
 /** The benches whose machines do not suit a ticket. */
 export function unsuitedFor(

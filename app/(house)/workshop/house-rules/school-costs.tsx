@@ -5,6 +5,7 @@ import { useCallback, useEffect, useState } from 'react';
 import type { FrameSpec } from '@/core/frame/frame';
 import type { HouseRules } from '@/core/house/house-rules';
 import type { SchoolCost } from '@/core/load/schools';
+import { signedFigure } from '@/core/measure/figures';
 import { inTensionUnit, type TensionUnit } from '@/core/measure/units';
 import { Picker, type Pick } from '@/ui/form/picker';
 import { Link } from '@/ui/link';
@@ -102,9 +103,9 @@ export function CostLine({
   const pull = (n: number) => inTensionUnit(n, unit, 0.1).toFixed(1);
   return (
     <span className="figure block pl-4">
-      {onTheWayMm.toFixed(1)} mm out of shape on the way, {widthEndMm > 0 ? '+' : '−'}
-      {Math.abs(widthEndMm).toFixed(1)} mm wide at the end; mains end at {pull(mainsN.final)},
-      crosses at {pull(crossesN.final)} {unit}; {momentTenAndTwoNm.toFixed(1)} N·m at 10 and 2
+      {onTheWayMm.toFixed(1)} mm out of shape on the way, {signedFigure(widthEndMm, 1)} mm wide at
+      the end; mains end at {pull(mainsN.final)}, crosses at {pull(crossesN.final)} {unit};{' '}
+      {momentTenAndTwoNm.toFixed(1)} N·m at 10 and 2
     </span>
   );
 }

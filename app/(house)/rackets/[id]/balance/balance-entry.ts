@@ -1,11 +1,10 @@
 import { z } from 'zod';
 import { formatParts, parseParts, type KeptBalance } from '@/core/balance/parts';
 import { swingFromPendulum, withParts, type Figures } from '@/core/balance/racket';
-import { decimal, plainFigures } from '@/core/measure/figures';
+import { bareFigure } from '@/core/measure/figures';
 import { lineText, textIn } from '@/core/measure/reading';
 
-const numberIn = (text: string): number =>
-  /^\d{1,4}(?:[.,]\d{1,3})?$/.test(plainFigures(text)) ? decimal(plainFigures(text)) : NaN;
+const numberIn = (text: string): number => bareFigure(text, 3);
 
 /** Mass, balance and swing weight of any racket lie within these. From memory. */
 const LIMITS = {

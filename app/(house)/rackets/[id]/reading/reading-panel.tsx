@@ -1,8 +1,8 @@
 import { readBed } from '@/core/reading/read-bed';
 import type { BedSeen } from '@/core/reading/seen';
 import { signsOf, type BedFacts, type SignSeen } from '@/core/reading/signs';
-import { lookWords, seenWords, storyWords, tellWords, toDo, type ToDo } from '@/core/reading/words';
-import { english, message } from '@/core/terms/words/english';
+import { lookWords, seenWords, storyWords, tellWords, toDo, toDoWords } from '@/core/reading/words';
+import { english } from '@/core/terms/words/english';
 
 interface ReadingPanelProps {
   readonly seen: BedSeen;
@@ -14,11 +14,6 @@ const TOLD = {
   likely: 'That is likely, not sure.',
   open: 'What was seen does not tell.',
 } as const;
-const DO: Readonly<Record<ToDo, Parameters<typeof message>[0] & `do.${string}`>> = {
-  leave: 'do.leave',
-  watch: 'do.watch',
-  'cut out': 'do.cut out',
-};
 const SHOWN = 4;
 /** Less likely ones are not worth a line. */
 const LEAST = 0.03;
@@ -78,7 +73,7 @@ export function ReadingPanel({ seen, facts }: ReadingPanelProps) {
       {tells && (
         <>
           <p className="mt-4">
-            <span className="figure text-2xl">{english(message(DO[deed.what]))}</span>:{' '}
+            <span className="figure text-2xl">{english(toDoWords(deed.what))}</span>:{' '}
             {english(deed.why)}.
           </p>
           <h3 className="figure mt-4 text-xl">Words for its owner</h3>

@@ -1,6 +1,6 @@
 /** A finished bed as its form takes it, and as the core reads it. */
 import { z } from 'zod';
-import { decimal, plainFigures } from '@/core/measure/figures';
+import { bareFigure } from '@/core/measure/figures';
 import { textIn } from '@/core/measure/reading';
 import { AMOUNTS, bedSeenSchema, RUNS_SEEN, type BedSeen } from '@/core/reading/seen';
 import { READING_MODES } from '@/ui/bed/reading-places';
@@ -52,14 +52,10 @@ export const NOTHING_TYPED: SeenEntry = {
   setHz: '',
 };
 
-const numberIn = (text: string): number => {
-  const figures = plainFigures(text).trim();
-  return /^\d{1,4}(?:[.,]\d{1,2})?$/.test(figures) ? decimal(figures) : NaN;
-};
+const numberIn = (text: string): number => bareFigure(text, 2);
 const isBetween = (value: number, least: number, most: number): boolean =>
   value >= least && value <= most;
 
-/** Less is no bow that a ruler shows; it is read in half millimetres. */
 const MOST_BOW_MM = 40;
 const BOW = 'How far, in mm from rim to rim? 0 to 40.';
 const PITCH = 'A bed rings between 100 and 3000 Hz: 520.';

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { decimal, plainFigures } from '@/core/measure/figures';
+import { bareFigure } from '@/core/measure/figures';
 import { textIn } from '@/core/measure/reading';
 import { LOOKED, LOOKS, type LastLook } from '@/core/reading/last-look';
 import { roundTo } from '@/core/measure/units';
@@ -21,10 +21,10 @@ export const lookSchema = z
       context.addIssue({ code: 'custom', path: [path], message: problem });
     const isOpen = LOOKS.some((look) => entry[look] === '');
     if (isOpen) amiss('hz', 'Something was not looked at yet: press one answer in each line.');
-    const typed = plainFigures(entry.hz).trim();
-    const hz = /^\d{1,4}(?:[.,]\d)?$/.test(typed) ? decimal(typed) : NaN;
+    const hz = bareFigure(entry.hz, 1);
     const isPitch = hz >= 100 && hz <= 3000;
-    if (typed !== '' && !isPitch) amiss('hz', 'A bed rings between 100 and 3000 Hz: 520.');
+    if (entry.hz.trim() !== '' && !isPitch)
+      amiss('hz', 'A bed rings between 100 and 3000 Hz: 520.');
     const { straight, gaps, weave, knots, runs, marks } = entry;
     return {
       ...({ straight, gaps, weave, knots, runs, marks } as Omit<LastLook, 'hz'>),

@@ -8,10 +8,10 @@ const MOST_MM = 15;
 
 /** A change in mm, with its sign; NaN where it is none. */
 const changeIn = (text: string): number => {
-  const match = /^([-+−]?) ?(\d{1,2}(?:[.,]\d{1,2})?)$/.exec(plainFigures(text));
+  const match = /^([-+]?) ?(\d{1,2}(?:[.,]\d{1,2})?)$/.exec(plainFigures(text));
   if (!match) return NaN;
   const size = decimal(match[2] ?? '');
-  return match[1] === '-' || match[1] === '−' ? -size : size;
+  return match[1] === '-' ? -size : size;
 };
 
 export const calipersSchema = z

@@ -1,29 +1,23 @@
-/** What a hoop does to a job, worked out once for all pages that ask. */
-import { LRUCache } from 'lru-cache';
+/** What a hoop does to a job, for the pages that ask. */
+import { workedOutOnce } from '@/app/worked-out-once';
 import type { CrossesEnd } from '@/core/advice/rule';
 import type { Job } from '@/core/bench/job';
-import type { Bed } from '@/core/frame/bed';
+import { studyFrame } from '@/core/frame/bed';
+import type { FrameSpec } from '@/core/frame/frame';
 import type { HouseRules } from '@/core/house/house-rules';
 import { crossesEnd } from '@/core/load/crosses-end';
 import type { Frame } from '@/db/frames';
-import { loadFigures, stringInWay, type LoadFigures } from '@/core/load/ways';
-
-const ends = new LRUCache<string, { readonly end: CrossesEnd | undefined }>({ max: 300 });
+import { figuresUnderLoad, type LoadFigures } from '@/core/load/ways';
 
 /** What the crosses of a frame end at; undefined where it cannot be strung. */
-export function crossesEndOf(
-  bed: Bed,
-  factor: number | null,
-  house: HouseRules,
-): CrossesEnd | undefined {
-  const key = JSON.stringify([bed.spec, factor, house]);
-  const known = ends.get(key);
-  if (known) return known.end;
-  const found = crossesEnd(bed, house, factor);
-  const end = found.ok ? found.value : undefined;
-  ends.set(key, { end });
-  return end;
-}
+export const crossesEndOf = workedOutOnce(
+  300,
+  (spec: FrameSpec, factor: number | null, house: HouseRules): CrossesEnd | undefined => {
+    const { bed } = studyFrame(spec);
+    const found = bed && crossesEnd(bed, house, factor);
+    return found?.ok ? found.value : undefined;
+  },
+);
 
 /** What is said before the bench where a job leaves its hoop further out of shape than the house allows. */
 export const outOfShape = (
@@ -42,8 +36,8 @@ export function outOfShapeAsPlanned(
   factor: number | null,
   house: HouseRules,
 ): readonly string[] {
-  const strung = stringInWay(job, 'as planned', factor ?? 1);
-  return strung?.ok ? outOfShape(loadFigures(strung.value.strung), house) : [];
+  const figures = figuresUnderLoad(job, { factor: factor ?? 1 });
+  return figures.ok ? outOfShape(figures.value, house) : [];
 }
 
 /** How far to trust what is said of a hoop. */

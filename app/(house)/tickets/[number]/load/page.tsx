@@ -1,6 +1,7 @@
 import { openFor } from '@/app/identity/at-work';
 import { questionOf } from '@/core/bench/job';
 import { stringInWay } from '@/core/load/ways';
+import { signedFigure } from '@/core/measure/figures';
 import { Cautions } from '@/ui/cautions';
 import { LoadDesk } from '@/ui/load/load-desk';
 import { loadView } from '@/workers/load-view';
@@ -12,9 +13,6 @@ import { CalipersForm } from './calipers-form';
 import { loadTrust, outOfShape } from './hoop-of';
 
 export const generateMetadata = stationTitle('Under load');
-
-const signed = (mm: number): string =>
-  `${mm > 0 ? '+' : mm < 0 ? '−' : ''}${Math.abs(mm).toFixed(1)}`;
 
 /** What the hoop does while this job is strung, and what another way would do. */
 export default async function UnderLoadPage({ params }: PageProps<'/tickets/[number]/load'>) {
@@ -46,8 +44,8 @@ export default async function UnderLoadPage({ params }: PageProps<'/tickets/[num
           <p className="label mb-3 max-w-prose">
             Length and width inside, against the empty frame: on the machine after the last main,
             and off it. They say how stiff this hoop is, and the next job on it goes by that. Here
-            it should be {signed(lengthMainsMm)} and {signed(widthMainsMm)} after the mains,{' '}
-            {signed(lengthEndMm)} and {signed(widthEndMm)} at the end.
+            it should be {signedFigure(lengthMainsMm, 1)} and {signedFigure(widthMainsMm, 1)} after
+            the mains, {signedFigure(lengthEndMm, 1)} and {signedFigure(widthEndMm, 1)} at the end.
           </p>
           <CalipersForm
             key={frame?.hoopFactor ?? ''}

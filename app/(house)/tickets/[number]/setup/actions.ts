@@ -50,7 +50,7 @@ export const saveSetup = action(
       talk: read.data.talk,
       house: houseOf(open, read.data.todaysRules),
       record: await lastJobOn(open),
-      crossesEnd: crossesEndOf(framed, frame.hoopFactor, houseOf(open, false)),
+      crossesEnd: crossesEndOf(frame.spec, frame.hoopFactor, houseOf(open, false)),
     });
     const bed = { mains, crosses };
     const tension =

@@ -126,7 +126,7 @@ export default async function SetupStation({ params }: PageProps<'/tickets/[numb
         unit={unit}
         wish={ticket.wish}
         record={await lastJobOn(open)}
-        crossesEnd={crossesEndOf(study.bed, frame.hoopFactor, houseOf(open, false))}
+        crossesEnd={crossesEndOf(frame.spec, frame.hoopFactor, houseOf(open, false))}
         history={strungBefore(history, workshop.timeZone)}
         house={{ kept: houseOf(open, false), todays: houseOf(open, true) }}
         labourMinor={workshop.labourMinor}
