@@ -1,7 +1,6 @@
 /** Messages to clients: put into the outbox with consent, and sent to a mail server behind the answer. */
 import { randomUUID } from 'node:crypto';
 import { after } from 'next/server';
-import { createTransport } from 'nodemailer';
 import { dayAt, formatDay } from '@/core/measure/promised-time';
 import { houseAgeing } from './house-ageing';
 import { bedToday } from '@/core/ageing/bed-today';
@@ -12,9 +11,9 @@ import {
   type MessageKind,
 } from '@/core/papers/messages';
 import { payWords } from '@/core/papers/payment';
-import type { Letter } from '@/db/outbox';
 import type { OpenWorkshop } from '@/db/workshop';
 import type { OpenHouse } from './identity/at-work';
+import { deliver, namedMailServer } from './mail-server';
 import { clientPage, ourAddress } from './our-address';
 
 interface About {
@@ -23,8 +22,6 @@ interface About {
   readonly values: Readonly<Record<string, string>>;
 }
 
-/** A message that nobody answers to must not hold others up. */
-const PATIENCE_MS = 8000;
 /** Sent behind one answer at most. */
 const MOST_AT_ONCE = 20;
 
@@ -101,29 +98,6 @@ export async function putInOutbox(
   );
 }
 
-/** Hands one message to the mail server. */
-async function deliver(letter: Letter, from: string): Promise<void> {
-  const server = process.env.ORTHOTENS_SMTP;
-  if (!server) throw new Error('No mail server is named here (ORTHOTENS_SMTP).');
-  const transport = createTransport({
-    url: server,
-    connectionTimeout: PATIENCE_MS,
-    greetingTimeout: PATIENCE_MS,
-    socketTimeout: PATIENCE_MS,
-  });
-  try {
-    await transport.sendMail({
-      from: { name: from, address: process.env.ORTHOTENS_MAIL_FROM ?? 'orthotens@localhost' },
-      to: letter.toAddress,
-      subject: letter.subject,
-      text: letter.text,
-      messageId: `<${letter.id}@orthotens>`,
-    });
-  } finally {
-    transport.close();
-  }
-}
-
 /** Sends what waits, one after the other; what fails stays, with the reason. */
 async function sendWaiting({ outbox, together, workshop }: OpenWorkshop): Promise<void> {
   for (let i = 0; i < MOST_AT_ONCE; i++) {
@@ -134,7 +108,9 @@ async function sendWaiting({ outbox, together, workshop }: OpenWorkshop): Promis
       continue;
     }
     try {
-      await deliver(letter, workshop.name);
+      const server = namedMailServer();
+      if (!server) throw new Error('none is named here (ORTHOTENS_SMTP).');
+      await deliver(letter, workshop.name, server);
       await outbox.sent(letter.id);
     } catch (error) {
       const why = error instanceof Error ? error.message : String(error);

@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import Ajv from 'ajv/dist/2019';
 import { describe, expect, it } from 'vitest';
-import { convert } from 'xmlbuilder2';
+import { convert, create } from 'xmlbuilder2';
 import { creditFor, invoiceFor, type Invoice } from '@/core/papers/invoice';
 import { invoiceXml } from './invoice-xml';
 
@@ -106,6 +106,67 @@ function misplaced(value: unknown, schema: Node | undefined, path = ''): readonl
   ];
 }
 
+/** UBL 2.1 itself: what stands in each element, in which order, how often and of which type. */
+const SEQUENCES = (
+  JSON.parse(readFileSync(join(import.meta.dirname, 'testing', 'ubl-sequences.json'), 'utf8')) as {
+    readonly elements: Readonly<Record<string, readonly Place[]>>;
+  }
+).elements;
+
+interface Place {
+  readonly name: string;
+  readonly min: number;
+  readonly max?: number;
+  readonly type?: string;
+}
+
+/** What the schema's simple types take (XML Schema part 2), and the attribute that an amount must carry. */
+const TYPES: Readonly<Record<string, RegExp>> = {
+  Amount: /^<[^>]* currencyID="[A-Z]{3}">-?\d+(\.\d+)?<$/,
+  Quantity: /^<[^>]*>-?\d+(\.\d+)?<$/,
+  Percent: /^<[^>]*>-?\d+(\.\d+)?<$/,
+  Date: /^<[^>]*>\d{4}-\d\d-\d\d<$/,
+};
+
+interface Element {
+  readonly nodeName: string;
+  readonly childNodes: Iterable<Element>;
+  readonly nodeType: number;
+  readonly attributes: Iterable<{ readonly name: string; readonly value: string }>;
+  readonly textContent: string | null;
+}
+
+/** Everything in an element, and in what it holds, that its sequence does not allow. */
+function faultsOf(element: Element): readonly string[] {
+  const sequence = SEQUENCES[element.nodeName];
+  const children = [...element.childNodes].filter(({ nodeType }) => nodeType === 1);
+  if (!sequence) return children.length > 0 ? [`${element.nodeName} is not known`] : [];
+  const places = children.map(({ nodeName }) =>
+    sequence.findIndex(({ name }) => name === nodeName),
+  );
+  const tag = ({ nodeName, attributes, textContent }: Element) =>
+    `<${nodeName}${[...attributes].map(({ name, value }) => ` ${name}="${value}"`).join('')}>${textContent ?? ''}<`;
+  return [
+    ...children
+      .filter((_, i) => (places[i] ?? -1) < 0 || (i > 0 && (places[i] ?? 0) < (places[i - 1] ?? 0)))
+      .map((child) => `${child.nodeName} is out of place in ${element.nodeName}`),
+    ...sequence.flatMap(({ name, min, max = Infinity }, i) => {
+      const count = places.filter((place) => place === i).length;
+      return count < min || count > max ? [`${element.nodeName} has ${count} of ${name}`] : [];
+    }),
+    ...children
+      .filter((child, i) => {
+        const type = TYPES[sequence[places[i] ?? -1]?.type ?? ''];
+        return type !== undefined && !type.test(tag(child));
+      })
+      .map((child) => `${tag(child)} is not of its type`),
+    ...children.flatMap(faultsOf),
+  ];
+}
+
+const faultsIn = (xml: string): readonly string[] =>
+  faultsOf(create(xml).root().node as unknown as Element);
+
 describe('the structured twin of an invoice', () => {
   it('has what the EN 16931 binding of UBL asks for, in its types and code lists', () => {
     const validate = new Ajv({ strict: false, allErrors: true }).compile(SCHEMA);
@@ -125,6 +186,31 @@ describe('the structured twin of an invoice', () => {
       invoiceWith({ from: { name: 'W', address: 'Quay', country: '', taxNumber: '' } }, 0),
     ])
       expect(misplaced(bindingOf(invoiceXml(invoice, 500)), ROOT)).toEqual([]);
+  });
+
+  it('keeps to the sequences and types of UBL 2.1, as an invoice and as a credit note', () => {
+    const credit = creditFor(invoiceWith(), { number: 8, day: '2026-02-04', why: 'twice' });
+    for (const invoice of [
+      invoiceWith(),
+      credit,
+      invoiceWith({ currency: 'JPY', to: { name: 'Nobody', address: '' } }),
+      invoiceWith({ from: { name: 'W', address: 'Quay', country: '', taxNumber: '' } }, 0),
+    ])
+      expect(faultsIn(invoiceXml(invoice, 500))).toEqual([]);
+  });
+
+  it('is told apart from what UBL 2.1 does not allow', () => {
+    const xml = invoiceXml(invoiceWith());
+    const line = /<cbc:IssueDate>.*<\/cbc:IssueDate>\s*/.exec(xml)?.[0] ?? '';
+    expect(faultsIn(xml.replace(line, ''))).toEqual(['Invoice has 0 of cbc:IssueDate']);
+    expect(faultsIn(xml.replace(line, line + line))).toEqual(['Invoice has 2 of cbc:IssueDate']);
+    expect(faultsIn(xml.replace('2026-02-03', '3 Feb'))).toEqual([
+      '<cbc:IssueDate>3 Feb< is not of its type',
+    ]);
+    expect(faultsIn(xml.replaceAll(' currencyID="EUR"', '')).length).toBeGreaterThan(5);
+    expect(faultsIn(xml.replaceAll('cbc:StreetName', 'cbc:Street'))).toContain(
+      'cbc:Street is out of place in cac:PostalAddress',
+    );
   });
 
   // EN 16931: BR-CO-10, BR-CO-13, BR-CO-14, BR-CO-15, BR-CO-16 and BR-CO-17.

@@ -1,6 +1,7 @@
-import { connect } from 'node:net';
+import { connect, createServer, type AddressInfo } from 'node:net';
 import { createTransport } from 'nodemailer';
 import { afterEach, expect, it } from 'vitest';
+import { deliver } from '@/app/mail-server';
 import { DESK_GREETING, openDesk, wordsOf, type OpenDesk } from './desk-server';
 
 let desk: OpenDesk | undefined;
@@ -55,4 +56,41 @@ it('the mail server can be told to refuse', async () => {
   await expect(
     transport.sendMail({ from: 'a@b.example', to: 'c@d.example', text: 'x' }),
   ).rejects.toThrow('Not just now.');
+});
+
+const letter = {
+  id: '0192f3a0-0000-7000-8000-000000000001',
+  toAddress: 'ada@court.example',
+  subject: 'Ready',
+  text: 'It is ready.',
+};
+
+it('a mail server that hangs is given up, and has the message once when it comes back', async () => {
+  const { ports, setManner, received } = await opened();
+  const server = { server: `smtp://127.0.0.1:${ports.mail}`, from: 'shop@court.example' };
+  setManner('hangs');
+  await expect(deliver(letter, 'Shop', { ...server, patienceMs: 150 })).rejects.toThrow(/time/i);
+  expect(received).toHaveLength(0);
+  setManner('takes');
+  await deliver(letter, 'Shop', server);
+  expect(received).toHaveLength(1);
+  expect(received[0]?.source).toContain(`<${letter.id}@orthotens>`);
+});
+
+it('one that greets for ever, and one that is not there, are given up as well', async () => {
+  const drip = createServer((socket) => {
+    const more = setInterval(() => socket.write('220-just a moment\r\n'), 20);
+    socket.on('close', () => clearInterval(more));
+    socket.on('error', () => socket.destroy());
+  });
+  await new Promise<void>((resolve) => drip.listen(0, '127.0.0.1', resolve));
+  const at = (port: number) => ({
+    server: `smtp://127.0.0.1:${port}`,
+    from: 'shop@court.example',
+    patienceMs: 150,
+  });
+  const { port } = drip.address() as AddressInfo;
+  await expect(deliver(letter, 'Shop', at(port))).rejects.toThrow();
+  await new Promise((resolve) => drip.close(resolve));
+  await expect(deliver(letter, 'Shop', at(port))).rejects.toThrow('ECONNREFUSED');
 });
