@@ -3,6 +3,8 @@ export async function register(): Promise<void> {
   if (process.env.NEXT_RUNTIME !== 'nodejs') return;
   const { keepLogShort, quietErrors } = await import('./scripts/server-log');
   quietErrors();
+  // Of several processes (`scripts/serve.ts`) one does what is done once.
+  if (process.env.ORTHOTENS_FIRST === '') return;
   const {
     ORTHOTENS_BACKUPS: folder,
     ORTHOTENS_LOG: log,

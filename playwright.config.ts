@@ -39,7 +39,7 @@ export default defineConfig({
   },
   webServer: [
     {
-      command: `node node_modules/next/dist/bin/next start -H 127.0.0.1 -p ${port}`,
+      command: `node --import tsx scripts/serve.ts -H 127.0.0.1 -p ${port}`,
       url: `${baseURL}/health`,
       env: { NEXT_TELEMETRY_DISABLED: '1', NODE_ENV: 'production' },
     },

@@ -35,6 +35,17 @@ function fingerprint(): string {
   return hash.digest('hex');
 }
 
+/** What serves a build on a port of this machine, as arguments of Node.js. */
+export const serveArguments = (port: number): readonly string[] => [
+  '--import',
+  'tsx',
+  join(ROOT, 'scripts', 'serve.ts'),
+  '-H',
+  '127.0.0.1',
+  '-p',
+  String(port),
+];
+
 export type BuildFolder = '.next' | '.next-test';
 
 const stampOf = (folder: BuildFolder): string => join(ROOT, folder, 'made-from');

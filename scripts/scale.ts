@@ -3,19 +3,13 @@
  * and times every page and the search at one and at fifty users, beside bare SQL and a route that does nothing. The
  * same is timed at the demo's own 400 jobs first, so that what is said are ratios within one run.
  */
-import { spawn } from 'node:child_process';
 import { performance } from 'node:perf_hooks';
 import { sql } from 'drizzle-orm';
-import { fillWithDemo } from '@/db/demo/fill';
 import { openDatabase, type Database } from '@/db/connection';
 import { actionsOf, callAction } from './hostile';
-import { backupPlace } from './backups';
-import { ensureBuild, NEXT } from './build';
-import { demoCookie } from './demo-cookie';
 import { databaseBeside, workDatabase } from './databases';
-import { fail, freePort, pause, ROOT } from './house';
-import { bringUpToDate } from './open';
-import { serverEnvironment } from './server';
+import { serveDemo, type BenchHouse } from './bench-house';
+import { fail } from './house';
 
 const JOBS = 100_000;
 const CLIENTS = 10_000;
@@ -36,7 +30,8 @@ async function grow(db: Database): Promise<void> {
     // A trail of what nobody did would only slow this down.
     for (const table of ['clients', 'rackets', 'tickets'])
       await run(`alter table ${table} disable trigger write_trail`);
-    await run('alter table tickets disable trigger found');
+    for (const trigger of ['found', 'tell_day', 'beds_out'])
+      await run(`alter table tickets disable trigger ${trigger}`);
     await transaction.execute(sql`
       insert into clients (id, workshop_id, name, contact, notes)
       select gen_random_uuid(), (select id from workshops), ${NAME}, 'c' || n || '@court.example', '' from generate_series(1, ${CLIENTS}) n`);
@@ -55,7 +50,9 @@ async function grow(db: Database): Promise<void> {
       join clients c on c.id = r.client_id`);
     await run(`update workshops set next_ticket = 1001 + ${JOBS}`);
     await run('select count(keep_found_ticket(id)) from tickets where number > 1000');
-    await run('alter table tickets enable trigger found');
+    await run('select count(keep_bed_out(id)) from rackets');
+    for (const trigger of ['found', 'tell_day', 'beds_out'])
+      await run(`alter table tickets enable trigger ${trigger}`);
     for (const table of ['clients', 'rackets', 'tickets'])
       await run(`alter table ${table} enable trigger write_trail`);
   });
@@ -80,7 +77,8 @@ async function timed(
   ask: (i: number) => Promise<unknown>,
   readsMs = 0,
 ): Promise<Timed> {
-  for (let i = 0; i < 3; i++) await ask(i);
+  // Every process that serves has to have seen the page.
+  for (let i = 0; i < 8; i++) await ask(i);
   const took: number[] = [];
   let next = 0;
   const user = async () => {
@@ -97,48 +95,9 @@ async function timed(
   return summed(took);
 }
 
-interface House {
-  readonly origin: string;
-  readonly cookie: string;
-  readonly workshopId: string;
-  readonly stop: () => void;
-}
-
-async function serve(url: string): Promise<House> {
-  const entrances = await bringUpToDate(url, fillWithDemo);
-  const { good } = await ensureBuild('.next');
-  if (!good) fail('The build failed; the lines above say why.');
-  const port = await freePort(3900);
-  const child = spawn(process.execPath, [NEXT, 'start', '-H', '127.0.0.1', '-p', String(port)], {
-    cwd: ROOT,
-    stdio: 'ignore',
-    env: {
-      ...process.env,
-      ...serverEnvironment(url, entrances),
-      ORTHOTENS_DEMO: '1',
-      ORTHOTENS_BACKUPS: backupPlace(url).folder,
-      NODE_ENV: 'production',
-    },
-  });
-  const origin = `http://127.0.0.1:${port}`;
-  for (let i = 0; i < 300; i++) {
-    const up = await fetch(`${origin}/health`).then(
-      ({ ok }) => ok,
-      () => false,
-    );
-    if (up) break;
-    await pause(100);
-  }
-  const { db, close } = openDatabase(url, 'command');
-  const { rows } = await db.execute<{ id: string }>(sql`select id from workshops`);
-  await close();
-  return {
-    origin,
-    cookie: await demoCookie(origin, 'hesper'),
-    workshopId: rows[0]?.id ?? '',
-    stop: () => child.kill('SIGTERM'),
-  };
-}
+/** A page far down a list; with 400 jobs there are eight. */
+const DEEP = '/jobs?page=200';
+const DEEP_OF_FEW = '/jobs?page=7';
 
 /** The pages that a day goes through; the open tickets are the demo's own, so they are the same at both sizes. */
 const PAGES = [
@@ -153,13 +112,15 @@ const PAGES = [
   '/jobs',
   '/jobs?order=price',
   '/jobs?sport=badminton&state=not+paid',
-  '/jobs?find=holt+keel',
-  '/jobs?page=200',
+  '/jobs?find=keel',
+  DEEP,
   '/jobs/398',
   '/clients',
-  '/clients?find=brack',
+  '/clients?find=a',
   '/rackets',
   '/money',
+  '/shelf',
+  '/workshop/people',
 ] as const;
 
 const WORDS = [
@@ -174,16 +135,16 @@ const WORDS = [
   'clewikc',
 ];
 
-async function searchOf({ origin, cookie, workshopId }: House) {
+async function searchOf({ origin, cookie, workshopId }: BenchHouse) {
   const [id = ''] = actionsOf('.next').find(([, name]) => name === 'findAnything') ?? [];
   return (i: number) =>
     callAction({ origin, cookie }, id, [workshopId, WORDS[i % WORDS.length] ?? '']);
 }
 
 async function measure(
-  house: House,
+  house: BenchHouse,
   users: number,
-  readsMs = 0,
+  { readsMs = 0, few = false }: { readonly readsMs?: number; readonly few?: boolean } = {},
 ): Promise<ReadonlyMap<string, Timed>> {
   const found = new Map<string, Timed>();
   for (const path of PAGES)
@@ -193,7 +154,8 @@ async function measure(
         users === 1 ? TIMES : 2 * users,
         users,
         async () => {
-          const answer = await fetch(house.origin + path, { headers: { cookie: house.cookie } });
+          const asked = house.origin + (few && path === DEEP ? DEEP_OF_FEW : path);
+          const answer = await fetch(asked, { headers: { cookie: house.cookie } });
           await answer.text();
           if (!answer.ok) fail(`${path} answered ${answer.status}.`);
         },
@@ -227,9 +189,9 @@ const ms = (value: number | undefined): string =>
   (value ?? 0).toFixed(value !== undefined && value < 10 ? 1 : 0).padStart(7);
 
 const url = await databaseBeside(await workDatabase('demo'), 'scale');
-let house = await serve(url);
+let house = await serveDemo(url);
 console.log('At 400 jobs …');
-const small = await measure(house, 1);
+const small = await measure(house, 1, { few: true });
 house.stop();
 console.log(`Filling ${JOBS} jobs …`);
 const started = performance.now();
@@ -237,25 +199,27 @@ const command = openDatabase(url, 'command');
 await grow(command.db);
 await command.close();
 console.log(`… filled in ${Math.round((performance.now() - started) / 1000)} s.`);
-house = await serve(url);
+house = await serveDemo(url);
 const large = await measure(house, 1);
 const many = await measure(house, USERS);
-const reading = await measure(house, USERS, READS_MS);
+const reading = await measure(house, USERS, { readsMs: READS_MS });
 const bare = await bareSearch(url, house.workshopId);
 house.stop();
 
+const ratio = (a: number | undefined, b: number | undefined): string =>
+  ((a ?? 0) / (b ?? 1)).toFixed(2).padStart(9);
 console.log(
-  `\n                                            400 jobs   ${JOBS} jobs, ms      ratio   ${USERS} at once   ${USERS} who read`,
+  `\n                                            400 jobs   ${JOBS} jobs, ms      ratio   ${USERS} at once   ${USERS} who read    ratio`,
 );
 console.log(
-  '                                          p50    p95    p50    p95    of p50    p50    p95    p50    p95',
+  '                                          p50    p95    p50    p95    of p50    p50    p95    p50    p95   of p95',
 );
 for (const [name, one] of large) {
   const before = small.get(name);
   const at = many.get(name);
   const read = reading.get(name);
   console.log(
-    `${name.padEnd(40)}${ms(before?.p50)}${ms(before?.p95)}${ms(one.p50)}${ms(one.p95)}${(one.p50 / (before?.p50 ?? 1)).toFixed(2).padStart(9)}${ms(at?.p50)}${ms(at?.p95)}${ms(read?.p50)}${ms(read?.p95)}`,
+    `${name.padEnd(40)}${ms(before?.p50)}${ms(before?.p95)}${ms(one.p50)}${ms(one.p95)}${ratio(one.p50, before?.p50)}${ms(at?.p50)}${ms(at?.p95)}${ms(read?.p50)}${ms(read?.p95)}${ratio(read?.p95, one.p95)}`,
   );
 }
 console.log(`${'search, bare SQL'.padEnd(40)}${' '.repeat(14)}${ms(bare.p50)}${ms(bare.p95)}`);

@@ -5,7 +5,7 @@ import { join } from 'node:path';
 import { z } from 'zod';
 import type { Entrances } from '@/db/rights';
 import { backupPlace } from './backups';
-import { NEXT } from './build';
+import { serveArguments } from './build';
 import { databaseName } from './databases';
 import { deskEnvironment } from './stand-in';
 import {
@@ -99,7 +99,7 @@ export async function ensureServer(
   const log = openLog(`server-${served}.log`);
   const run = randomUUID();
   const { folder, tools } = backupPlace(databaseUrl);
-  const child = spawn(process.execPath, [NEXT, 'start', '-H', '127.0.0.1', '-p', String(port)], {
+  const child = spawn(process.execPath, serveArguments(port), {
     cwd: ROOT,
     detached: true,
     stdio: ['ignore', log, log],

@@ -1,0 +1,46 @@
+/**
+ * Serves a build by as many processes as there are cores, four at most, on one port; `-H` and `-p` as Next.js takes them. One
+ * that dies is started again. Nothing of a workshop is kept in a process: all of it is in the database, and what one process
+ * writes the others hear of (`db/live.ts`).
+ */
+import cluster from 'node:cluster';
+import { availableParallelism } from 'node:os';
+import { z } from 'zod';
+import { NEXT } from './build';
+import { fail } from './house';
+
+const MOST = 4;
+/** A build that cannot start at all must not be tried for ever. */
+const SHORTEST_LIFE_MS = 2000;
+
+const asked = z.coerce
+  .number()
+  .int()
+  .min(1)
+  .max(64)
+  .optional()
+  .safeParse(process.env.ORTHOTENS_PROCESSES);
+if (!asked.success)
+  fail('ORTHOTENS_PROCESSES is how many processes serve: a whole number, from 1.');
+const processes = asked.data ?? Math.min(MOST, availableParallelism());
+
+cluster.setupPrimary({ exec: NEXT, args: ['start', ...process.argv.slice(2)], execArgv: [] });
+
+let stopping = false;
+function start(isFirst: boolean): void {
+  const began = Date.now();
+  // What is done once for all of them, such as the daily backup, is done by the first.
+  cluster.fork({ ORTHOTENS_FIRST: isFirst ? '1' : '' }).on('exit', (code, signal) => {
+    if (stopping) return;
+    if (Date.now() - began < SHORTEST_LIFE_MS) fail(`A server ended at once (${signal ?? code}).`);
+    console.error(`A server ended (${signal ?? code}); it is started again.`);
+    start(isFirst);
+  });
+}
+for (let i = 0; i < processes; i++) start(i === 0);
+
+for (const signal of ['SIGTERM', 'SIGINT'] as const)
+  process.on(signal, () => {
+    stopping = true;
+    for (const worker of Object.values(cluster.workers ?? {})) worker?.process.kill(signal);
+  });
