@@ -10,11 +10,10 @@ export async function ageingOf(
   racket: Pick<KnownRacket, 'id' | 'clientId' | 'frameId' | 'heat' | 'elsewhereOn'>,
   today: string,
 ): Promise<RacketAgeing | undefined> {
-  const [history, client, frame] = await Promise.all([
-    tickets.ofRacket(racket.id),
-    clients.get(racket.clientId),
-    racket.frameId ? frames.get(racket.frameId) : undefined,
-  ]);
+  // One after the other: behind a client's own page they share one transaction.
+  const history = await tickets.ofRacket(racket.id);
+  const client = await clients.get(racket.clientId);
+  const frame = racket.frameId ? await frames.get(racket.frameId) : undefined;
   return racketAgeing({
     workshop,
     history,

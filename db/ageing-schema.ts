@@ -2,19 +2,22 @@
 import { sql } from 'drizzle-orm';
 import {
   check,
+  date,
   doublePrecision,
   foreignKey,
   index,
+  integer,
   pgTable,
   text,
   timestamp,
   uuid,
 } from 'drizzle-orm/pg-core';
+import type { ComeBack } from '@/core/ageing/comes-back';
 import type { Again, CourtPlace } from '@/core/ageing/court';
 import type { ReadingKind } from '@/core/ageing/readings';
 import { ofWorkshop, people } from './doors-schema';
 import type { Fault } from '@/core/advice/talk';
-import { tickets, workshops } from './schema';
+import { rackets, tickets, workshops } from './schema';
 
 export const bedReadings = pgTable(
   'bed_readings',
@@ -45,6 +48,44 @@ export const bedReadings = pgTable(
     }),
     check('a reading is something', sql`${t.value} > 0`),
     index().on(t.workshopId, t.ticketId),
+    ofWorkshop(t.workshopId),
+  ],
+);
+
+/**
+ * The beds that are out, one a racket, and when each is due. Triggers put them in and take them out, and forget the day when
+ * something changes that it hangs on; the application works it out again (`app/due-days`).
+ */
+export const bedsOut = pgTable(
+  'beds_out',
+  {
+    racketId: uuid().primaryKey(),
+    workshopId: uuid()
+      .notNull()
+      .references(() => workshops.id),
+    /** The job that strung the bed. */
+    ticketId: uuid().notNull(),
+    /** On the workshop’s clock; null until it is worked out. */
+    dueDay: date(),
+    dueBy: text().$type<ComeBack['by']>(),
+    /** Of the rules that it was worked out by (`AGEING_EDITION`). */
+    edition: integer().notNull().default(0),
+    /** Moves when the day is forgotten, so that one that was worked out from before is not kept. */
+    since: timestamp({ withTimezone: true })
+      .notNull()
+      .default(sql`clock_timestamp()`),
+  },
+  (t) => [
+    foreignKey({
+      columns: [t.workshopId, t.racketId],
+      foreignColumns: [rackets.workshopId, rackets.id],
+    }),
+    foreignKey({
+      columns: [t.workshopId, t.ticketId],
+      foreignColumns: [tickets.workshopId, tickets.id],
+    }),
+    index().on(t.workshopId, t.dueDay),
+    index().on(t.workshopId, t.edition),
     ofWorkshop(t.workshopId),
   ],
 );

@@ -1,7 +1,10 @@
 /** What is measured of beds and said of them, who is due, and who is reminded. */
 import { randomUUID } from 'node:crypto';
+import { eq } from 'drizzle-orm';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { NOTHING_SAID } from '@/core/ageing/court';
+import { SILENT } from '@/core/advice/talk';
+import { USUAL_HOUSE } from '@/core/house/house-rules';
 import { drawnOf } from '@/core/record/drawn';
 import { ALL_GOOD } from '@/core/reading/last-look';
 import { NOTHING_SEEN } from '@/core/reading/seen';
@@ -9,6 +12,7 @@ import { recordOf } from '@/core/testing/records';
 import { usual } from '@/core/testing/usual';
 import type { OpenDatabase } from './connection';
 import { people } from './doors-schema';
+import { clients, rackets, workshops } from './schema';
 import { newWorkshop, openTestDatabase } from './testing';
 import { recordsOf } from './workshop';
 
@@ -102,19 +106,113 @@ describe('how a bed played', () => {
     });
     await job();
     expect(await shop.jobs.cameAgain(new Date(0))).toHaveLength(1);
-    expect((await shop.jobs.latestOfRackets(new Date(0))).map(({ number }) => number)).toEqual([2]);
   });
 });
 
-describe('a racket that was strung elsewhere', () => {
-  it('is not due any more, until it is strung here again', async () => {
+describe('the beds that are out', () => {
+  const EDITION = 3;
+  const ahead = { day: '2030-03-01', by: 'by the curve' } as const;
+  /** A bed of a new workshop whose day is worked out, and what asks whether it is known still. */
+  async function workedOut() {
+    const made = await withBed();
+    const { bedsOut } = made.shop;
+    const open = () => bedsOut.toWorkOut(EDITION, 10);
+    const workOut = async () =>
+      bedsOut.keep(
+        EDITION,
+        (await open()).map((bed) => ({ ...bed, due: ahead })),
+      );
+    expect(await workOut()).toBe(1);
+    const isKnown = async () => (await open()).length === 0 && (await due(made.shop)).count === 1;
+    expect(await isKnown()).toBe(true);
+    return { ...made, isKnown, workOut };
+  }
+  const due = (shop: Awaited<ReturnType<typeof withBed>>['shop']) =>
+    shop.bedsOut.countDue('2030-01-01', '2030-12-31', '2030-02-01');
+
+  it('are one a racket, with what their day hangs on', async () => {
+    const { shop, racket, job } = await withBed();
+    await job();
+    const beds = await shop.bedsOut.toWorkOut(EDITION, 10);
+    expect(beds).toMatchObject([{ racketId: racket.id, playsAWeek: null, heat: 'usual' }]);
+    await shop.bedsOut.keep(
+      EDITION,
+      beds.map((bed) => ({ ...bed, due: ahead })),
+    );
+    expect(await shop.bedsOut.due('2030-01-01', '2030-12-31', 10)).toMatchObject([
+      { number: 2, client: 'Bel', racket: 'Frame', due: ahead },
+    ]);
+    expect(await shop.bedsOut.due('2030-03-02', '2030-12-31', 10)).toEqual([]);
+    expect(await shop.bedsOut.countDue('2030-01-01', '2030-03-01', '2030-03-01')).toEqual({
+      count: 1,
+      by: 1,
+    });
+    expect(await due(shop)).toEqual({ count: 1, by: 0 });
+  });
+
+  it('lose their day when something changes that it hangs on', async () => {
+    const { shop, clientId, racket, ticket, isKnown, workOut } = await workedOut();
+    const changes: readonly (() => Promise<unknown>)[] = [
+      () => shop.readings.add(randomUUID(), ticket.id, person, tap(560, '2030-01-20T12:00')),
+      () => open.db.update(rackets).set({ heat: 'hot' }).where(eq(rackets.id, racket.id)),
+      () =>
+        open.db
+          .update(clients)
+          .set({ talk: { ...SILENT, playsAWeek: 4 } })
+          .where(eq(clients.id, clientId)),
+      () =>
+        open.db
+          .update(workshops)
+          .set({ houseRules: { ...USUAL_HOUSE, comeBack: 'twice a year' } })
+          .where(eq(workshops.id, shop.id)),
+      () =>
+        open.db.update(workshops).set({ timeZone: 'Asia/Tokyo' }).where(eq(workshops.id, shop.id)),
+    ];
+    for (const change of changes) {
+      await change();
+      expect(await isKnown()).toBe(false);
+      await workOut();
+      expect(await isKnown()).toBe(true);
+    }
+    // What it does not hang on leaves it.
+    await open.db.update(clients).set({ notes: 'pays late' }).where(eq(clients.id, clientId));
+    await open.db.update(workshops).set({ name: 'Another' }).where(eq(workshops.id, shop.id));
+    expect(await isKnown()).toBe(true);
+    // Rules of a later edition are worked out again.
+    expect(await shop.bedsOut.toWorkOut(EDITION + 1, 10)).toHaveLength(1);
+  });
+
+  it('do not keep a day that was worked out from what has changed meanwhile', async () => {
     const { shop, racket } = await withBed();
-    const due = async () => (await shop.jobs.latestOfRackets(new Date(0))).length;
-    expect(await due()).toBe(1);
+    const before = await shop.bedsOut.toWorkOut(EDITION, 10);
+    await open.db.update(rackets).set({ heat: 'hot' }).where(eq(rackets.id, racket.id));
+    expect(
+      await shop.bedsOut.keep(
+        EDITION,
+        before.map((bed) => ({ ...bed, due: ahead })),
+      ),
+    ).toBe(0);
+    expect(await shop.bedsOut.toWorkOut(EDITION, 10)).toMatchObject([{ heat: 'hot' }]);
+  });
+
+  it('are not out while their racket is here, after it went, or was strung elsewhere', async () => {
+    const { shop, clientId, racket } = await workedOut();
+    const isOut = async () => (await shop.bedsOut.toWorkOut(EDITION + 1, 10)).length === 1;
     await shop.rackets.strungElsewhere(racket.id, '2031-01-05');
-    expect(await due()).toBe(0);
+    expect(await isOut()).toBe(false);
     await shop.rackets.strungElsewhere(racket.id, null);
-    expect(await due()).toBe(1);
+    expect(await isOut()).toBe(true);
+    const ticket = await shop.tickets.add(randomUUID(), {
+      racketId: racket.id,
+      promised: '2030-01-01T18:00',
+      wish: '',
+      condition: '',
+    });
+    expect(await isOut()).toBe(false);
+    await shop.tickets.withdraw(ticket.number, 1, 'not wanted');
+    expect(await isOut()).toBe(true);
+    await open.db.update(clients).set({ removedAt: new Date() }).where(eq(clients.id, clientId));
+    expect(await isOut()).toBe(false);
   });
 });
 

@@ -7,7 +7,7 @@ import type { EarlierJob } from '@/core/record/earlier-job';
 import type { JobRecord } from '@/core/record/record';
 import type { Connection } from './connection';
 import { earlierJobs } from './earlier-schema';
-import { holdWorkshop, inPieces } from './saving';
+import { addMany, holdWorkshop, inPieces } from './saving';
 import { clients, frames, rackets, tickets, workshops } from './schema';
 
 export type BroughtJob = typeof earlierJobs.$inferSelect;
@@ -80,8 +80,8 @@ export function broughtOf(db: Connection, workshopId: string) {
         notes: '',
       });
     }
-    for (const piece of inPieces(newClients)) await db.insert(clients).values([...piece]);
-    for (const piece of inPieces(newRackets)) await db.insert(rackets).values([...piece]);
+    for (const piece of inPieces(newClients)) await addMany(db, clients, piece);
+    for (const piece of inPieces(newRackets)) await addMany(db, rackets, piece);
     return ids;
   }
 
@@ -150,9 +150,12 @@ export function broughtOf(db: Connection, workshopId: string) {
       const ids = await racketsFor(rows, await libraryFrames());
       let done = 0;
       for (const piece of inPieces(rows)) {
-        await db.insert(earlierJobs).values(
+        await addMany(
+          db,
+          earlierJobs,
           piece.map(({ client, racket, mark, tension, ...job }) => ({
             ...job,
+            id: randomUUID(),
             workshopId,
             currency,
             racketId: idOf(ids, keyOf(client, racket, mark)),

@@ -1,9 +1,9 @@
 import { randomUUID } from 'node:crypto';
 import Fuse from 'fuse.js';
-import { and, asc, count, eq, ilike, isNull, or, sql } from 'drizzle-orm';
+import { and, asc, count, eq, ilike, isNull, not, or, sql, type SQL } from 'drizzle-orm';
 import type { Talk } from '@/core/advice/talk';
 import type { Connection } from './connection';
-import { containing, holdWorkshop, inPieces, missed, type Saved } from './saving';
+import { addMany, containing, holdWorkshop, inPieces, missed, type Saved } from './saving';
 import { clients, rackets, tickets } from './schema';
 
 export type Client = typeof clients.$inferSelect;
@@ -26,43 +26,35 @@ const consentOf = ({ mayWrite }: Partial<ClientFacts>) =>
 export function clientsOf(db: Connection, workshopId: string) {
   const mine = eq(clients.workshopId, workshopId);
   const one = (id: string) => and(mine, eq(clients.id, id));
+  const holds = (text: string) =>
+    or(ilike(clients.name, containing(text)), ilike(clients.contact, containing(text)));
+  /** Along the index on names, as far as it takes to have enough. */
+  const walk = (where: SQL | undefined, limit: number, offset = 0): Promise<Client[]> =>
+    db
+      .select()
+      .from(clients)
+      .where(and(mine, isNull(clients.removedAt), where))
+      .orderBy(asc(clients.name), asc(clients.id))
+      .limit(limit)
+      .offset(offset);
 
   return {
+    /** Whose name or address of any kind holds the text, by name. */
     find: (text: string, limit = 200, offset = 0): Promise<Client[]> =>
-      db
-        .select()
-        .from(clients)
-        .where(
-          and(
-            mine,
-            isNull(clients.removedAt),
-            // Without a text the index on names is walked along.
-            text === ''
-              ? undefined
-              : or(ilike(clients.name, containing(text)), ilike(clients.contact, containing(text))),
-          ),
-        )
-        .orderBy(
-          ...(text === ''
-            ? []
-            : [
-                sql`case when ${clients.name} ilike ${containing(text).slice(1)} then 0 else 1 end`,
-              ]),
-          asc(clients.name),
-          asc(clients.id),
-        )
-        .limit(limit)
-        .offset(offset),
+      walk(text === '' ? undefined : holds(text), limit, offset),
 
-    /** The same, and after them those whose names are near to what was typed: a slip, another spelling. */
+    /**
+     * Those whose names begin with the text, then those that hold it, and after them those whose names are near to what was
+     * typed: a slip, another spelling.
+     */
     async findNear(text: string, limit: number): Promise<Client[]> {
-      const found = await this.find(text, limit);
+      if (text === '') return walk(undefined, limit);
+      const begins = ilike(clients.name, containing(text).slice(1));
+      const found = await walk(begins, limit);
+      if (found.length < limit)
+        found.push(...(await walk(and(holds(text), not(begins)), limit - found.length)));
       if (text.length < 3 || found.length >= limit) return found;
-      const all = await db
-        .select()
-        .from(clients)
-        .where(and(mine, isNull(clients.removedAt)))
-        .limit(NAMES_COMPARED);
+      const all = await walk(undefined, NAMES_COMPARED);
       const near = new Fuse(all, { keys: ['name'], threshold: NEAR }).search(text, { limit });
       const known = new Set(found.map(({ id }) => id));
       return [...found, ...near.map(({ item }) => item).filter(({ id }) => !known.has(id))].slice(
@@ -101,7 +93,11 @@ export function clientsOf(db: Connection, workshopId: string) {
     ): Promise<void> {
       let done = 0;
       for (const piece of inPieces(rows)) {
-        await db.insert(clients).values(piece.map((row) => ({ ...row, workshopId })));
+        await addMany(
+          db,
+          clients,
+          piece.map((row) => ({ ...row, id: randomUUID(), workshopId })),
+        );
         done += piece.length;
         await goOn(done);
       }

@@ -25,6 +25,8 @@ const PATIENCE = {
     lock_timeout: 4000,
     idle_in_transaction_session_timeout: 15_000,
     query_timeout: 12_000,
+    // Questions of a page are short: to compile one takes longer than to answer it.
+    options: '-c jit=off',
   },
   // It works on all workshops at once; where the owner of the tables is bound by the walls too, it says so.
   command: { options: '-c orthotens.everything=on' },

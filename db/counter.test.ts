@@ -183,8 +183,8 @@ describe('payments', () => {
     expect(kept.filter((each) => each === 'known')).toHaveLength(1);
     expect((await shop.tickets.get(1))?.paidMinor).toBe(1300);
     expect(await shop.payments.owedBy(clientId)).toEqual([
-      { number: 1, toPayMinor: 3000, paidMinor: 1300 },
-      { number: 2, toPayMinor: 1200, paidMinor: 0 },
+      { number: 1, toPayMinor: 3000, paidMinor: 1300, currency: 'EUR' },
+      { number: 2, toPayMinor: 1200, paidMinor: 0, currency: 'EUR' },
     ]);
     expect(await shop.payments.owed(10)).toMatchObject([{ jobs: 2, owedMinor: 2900 }]);
     const day = await shop.payments.between('2026-02-03', '2026-02-03');

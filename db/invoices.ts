@@ -176,7 +176,9 @@ export function invoicesOf(db: Connection, workshopId: string) {
       from: string,
       to: string,
       limit: number,
-    ): Promise<readonly (IssuedInvoice & { readonly clientName: string })[]> {
+    ): Promise<
+      readonly (IssuedInvoice & { readonly clientName: string; readonly currency: string })[]
+    > {
       const rows = await db
         .select({ invoice: invoices, takenBackBy: reversal.number, clientName: clients.name })
         .from(invoices)
@@ -185,7 +187,11 @@ export function invoicesOf(db: Connection, workshopId: string) {
         .where(and(mine, gte(invoices.day, from), lte(invoices.day, to)))
         .orderBy(desc(invoices.number))
         .limit(limit);
-      return rows.map((row) => ({ ...flat(row), clientName: row.clientName }));
+      return rows.map((row) => ({
+        ...flat(row),
+        clientName: row.clientName,
+        currency: row.invoice.paper.currency,
+      }));
     },
 
     /** Closed jobs of a client that stand on no invoice, the earliest first. */
@@ -194,7 +200,7 @@ export function invoicesOf(db: Connection, workshopId: string) {
         select ${tickets.number} as number from ${tickets}
         where ${tickets.workshopId} = ${workshopId} and ${tickets.closedAt} is not null and ${tickets.toPayMinor} is not null
           and ${isNull(tickets.removedAt)}
-          and ${tickets.racketId} in (select id from rackets where client_id = ${clientId})
+          and ${tickets.racketId} in (select id from rackets where workshop_id = ${workshopId} and client_id = ${clientId})
           and not exists (
             select 1 from ${invoiceJobs} join ${invoices} on ${invoices.id} = ${invoiceJobs.invoiceId}
             where ${invoiceJobs.ticketId} = ${tickets.id} and ${invoices.kind} = 'invoice'

@@ -6,9 +6,10 @@ import type { Sport } from '@/core/terms/sport';
 import type { JobList, JobOrder } from '@/core/record/job-list';
 import type { TensionUnit } from '@/core/measure/units';
 import { courtWords } from './ageing-schema';
+import type { BedToWorkOut } from './beds-out';
 import type { Connection } from './connection';
 import { foundOf } from './found';
-import { clients, corrections, frames, rackets, tickets, workshops } from './schema';
+import { corrections, tickets, workshops } from './schema';
 
 /** A closed job as a list shows it; nothing of its record is opened. */
 export interface ListedJob {
@@ -29,32 +30,16 @@ export interface ListedJob {
   readonly by: string | null;
   readonly machine: string | null;
   readonly priceMinor: number;
+  /** Of its price; that of the workshop for a job of before prices were kept whole. */
+  readonly currency: string;
   /** Null for a job of before payments were kept. */
   readonly toPayMinor: number | null;
   readonly paidMinor: number;
   readonly collectedAt: Date | null;
 }
 
-/** The latest job of a racket, with what says when its bed is due. */
-export interface LatestJob {
-  readonly racketId: string;
-  readonly number: number;
-  readonly closedAt: Date;
-  readonly sport: Sport;
-  readonly setup: JobRecord['setup'];
-  readonly talk: Talk | null;
-  readonly clientId: string;
-  readonly client: string;
-  /** What the client says now. */
-  readonly playsAWeek: number | null;
-  readonly heat: typeof rackets.$inferSelect.heat;
-  readonly mayWrite: typeof clients.$inferSelect.mayWrite;
-  readonly racket: string;
-  readonly mark: string;
-}
-
 /** A bed whose racket came in again. */
-export interface BedThatCame extends Pick<LatestJob, 'closedAt' | 'sport' | 'setup' | 'talk'> {
+export interface BedThatCame extends Pick<BedToWorkOut, 'closedAt' | 'sport' | 'setup' | 'talk'> {
   readonly cameAt: Date;
 }
 
@@ -102,6 +87,13 @@ export const FOUND_AT_MOST = 500;
 
 const PRICE = sql<number>`coalesce(${tickets.toPayMinor}, ${tickets.labourMinor} + ${tickets.stringMinor}, 0)`;
 
+const ownCurrency = (workshopId: string) =>
+  sql<string>`(select ${workshops.currency} from ${workshops} where ${workshops.id} = ${workshopId})`;
+
+/** What a job was priced in. */
+export const jobCurrency = (workshopId: string): SQL<string> =>
+  sql<string>`coalesce(${tickets.jobCurrency}, ${ownCurrency(workshopId)})`;
+
 const ORDER: Readonly<Record<Exclude<JobOrder, 'number'>, SQL>> = {
   'handed over': sql`${tickets.closedAt}`,
   client: sql`${tickets.jobClient}`,
@@ -140,6 +132,9 @@ export function jobsOf(db: Connection, workshopId: string) {
       list.by ? eq(tickets.jobBy, list.by) : undefined,
       list.from ? gte(tickets.closedAt, beginning(list.from)) : undefined,
       list.to ? lt(tickets.closedAt, beginning(list.to, 1)) : undefined,
+      leastMinor === undefined && mostMinor === undefined
+        ? undefined
+        : or(isNull(tickets.jobCurrency), eq(tickets.jobCurrency, ownCurrency(workshopId))),
       leastMinor === undefined ? undefined : gte(tickets.toPayMinor, leastMinor),
       mostMinor === undefined ? undefined : lte(tickets.toPayMinor, mostMinor),
       list.state === 'not collected' ? isNull(tickets.collectedAt) : undefined,
@@ -170,6 +165,7 @@ export function jobsOf(db: Connection, workshopId: string) {
         by: tickets.jobBy,
         machine: tickets.jobMachine,
         priceMinor: PRICE,
+        currency: jobCurrency(workshopId),
         toPayMinor: tickets.toPayMinor,
         paidMinor: tickets.paidMinor,
         collectedAt: tickets.collectedAt,
@@ -214,53 +210,9 @@ export function jobsOf(db: Connection, workshopId: string) {
     uncollected: (limit: number): Promise<readonly ListedJob[]> =>
       listed()
         .where(and(closed, isNull(tickets.collectedAt)))
-        .orderBy(asc(tickets.closedAt))
+        // As the index has it, walked from its end.
+        .orderBy(sql`${tickets.closedAt} asc nulls first`)
         .limit(limit),
-
-    /** The latest job of each racket that is not here, handed over since `since`; what says when it is due. */
-    async latestOfRackets(since: Date): Promise<readonly LatestJob[]> {
-      const latest = db
-        .selectDistinctOn([tickets.racketId], {
-          racketId: tickets.racketId,
-          number: tickets.number,
-          closedAt: sql<Date>`${tickets.closedAt}`.mapWith(tickets.closedAt).as('latest_closed'),
-          sport: sql<Sport>`${tickets.jobSport}`.as('latest_sport'),
-          setup: sql<JobRecord['setup']>`${tickets.record} -> 'setup'`.as('latest_setup'),
-          talk: sql<Talk | null>`${tickets.record} #> '{advice,talk}'`.as('latest_talk'),
-        })
-        .from(tickets)
-        .where(and(closed, gte(tickets.closedAt, since)))
-        .orderBy(tickets.racketId, desc(tickets.closedAt))
-        .as('latest');
-      return db
-        .select({
-          racketId: latest.racketId,
-          number: latest.number,
-          closedAt: latest.closedAt,
-          sport: latest.sport,
-          setup: latest.setup,
-          talk: latest.talk,
-          clientId: clients.id,
-          client: clients.name,
-          playsAWeek: sql<number | null>`(${clients.talk} ->> 'playsAWeek')::double precision`,
-          heat: rackets.heat,
-          mayWrite: clients.mayWrite,
-          racket: sql<string>`coalesce(${frames.name}, ${rackets.label})`,
-          mark: rackets.mark,
-        })
-        .from(latest)
-        .innerJoin(rackets, eq(rackets.id, latest.racketId))
-        .innerJoin(clients, eq(clients.id, rackets.clientId))
-        .leftJoin(frames, eq(frames.id, rackets.frameId))
-        .where(
-          and(
-            isNull(rackets.removedAt),
-            isNull(clients.removedAt),
-            sql`(${rackets.elsewhereOn} is null or ${rackets.elsewhereOn} < ${latest.closedAt}::date::text)`,
-            sql`not exists (select 1 from ${tickets} later where later.racket_id = ${latest.racketId} and later.closed_at is null and later.withdrawn_at is null and later.removed_at is null)`,
-          ),
-        );
-    },
 
     /** How long beds with a string in their mains stayed out, and how many of them came back early. */
     async lasting(stringId: string): Promise<Lasting> {
@@ -302,23 +254,38 @@ export function jobsOf(db: Connection, workshopId: string) {
 
     /** Who strung how many since a day, how long they took at the bench, and how many came back within two weeks. */
     async byHand(since: Date): Promise<readonly StrungBy[]> {
-      const rows = await db
+      // Whatever came in after a job of these is one of them too, or is open.
+      const recent = db
         .select({
-          by: sql<string>`${tickets.jobBy}`,
+          by: tickets.jobBy,
+          minutes: tickets.benchMinutes,
+          closedAt: tickets.closedAt,
+          next: sql<Date | null>`lead(${tickets.takenIn}) over (partition by ${tickets.racketId} order by ${tickets.takenIn}, ${tickets.number})`.as(
+            'next',
+          ),
+        })
+        .from(tickets)
+        .where(
+          and(
+            eq(tickets.workshopId, workshopId),
+            isNull(tickets.removedAt),
+            or(isNull(tickets.closedAt), gte(tickets.closedAt, since)),
+          ),
+        )
+        .as('recent');
+      return db
+        .select({
+          by: sql<string>`${recent.by}`,
           strung: sql<number>`count(*)::int`,
           minutes: sql<
             number | null
-          >`percentile_cont(0.5) within group (order by (${tickets.record} #>> '{bench,minutes}')::double precision)`,
-          again: sql<number>`(count(*) filter (where exists (select 1 from ${tickets} later where later.racket_id = tickets.racket_id and later.number <> tickets.number and later.removed_at is null and later.taken_in > tickets.closed_at and later.taken_in < tickets.closed_at + interval '14 days')))::int`,
+          >`percentile_cont(0.5) within group (order by ${recent.minutes})`,
+          again: sql<number>`(count(*) filter (where ${recent.next} > ${recent.closedAt} and ${recent.next} < ${recent.closedAt} + interval '14 days'))::int`,
         })
-        .from(tickets)
-        .where(and(closed, gte(tickets.closedAt, since), isNotNull(tickets.jobBy)))
-        .groupBy(tickets.jobBy)
-        .orderBy(sql`2 desc`, tickets.jobBy);
-      return rows.map(({ minutes, ...row }) => ({
-        ...row,
-        minutes: minutes === null ? null : Number(minutes),
-      }));
+        .from(recent)
+        .where(and(isNotNull(recent.closedAt), isNotNull(recent.by)))
+        .groupBy(recent.by)
+        .orderBy(sql`2 desc`, recent.by);
     },
 
     /** What was done for a client, the latest first. */
@@ -327,7 +294,7 @@ export function jobsOf(db: Connection, workshopId: string) {
         .where(
           and(
             closed,
-            sql`${tickets.racketId} in (select id from rackets where client_id = ${clientId})`,
+            sql`${tickets.racketId} in (select id from rackets where workshop_id = ${workshopId} and client_id = ${clientId})`,
           ),
         )
         .orderBy(desc(tickets.number))

@@ -138,15 +138,14 @@ export function devicesOf(db: Connection, workshopId: string) {
 }
 
 export interface Membership {
-  readonly workshopId: string;
-  readonly workshop: string;
+  readonly workshop: typeof workshops.$inferSelect;
   readonly role: Role;
 }
 
 /** Where a person works; read behind no workshop's wall, but as that person. */
 export const membershipsOf = (db: Connection, personId: string): Promise<Membership[]> =>
   db
-    .select({ workshopId: members.workshopId, workshop: workshops.name, role: members.role })
+    .select({ workshop: workshops, role: members.role })
     .from(members)
     .innerJoin(workshops, eq(workshops.id, members.workshopId))
     .where(and(eq(members.personId, personId), isNull(members.leftAt)))

@@ -80,6 +80,7 @@ export function outboxOf(db: Connection, workshopId: string) {
         .innerJoin(
           later,
           and(
+            eq(later.workshopId, tickets.workshopId),
             eq(later.racketId, tickets.racketId),
             gt(later.number, tickets.number),
             isNull(later.withdrawnAt),
@@ -96,7 +97,7 @@ export function outboxOf(db: Connection, workshopId: string) {
       const [row] = await db
         .select({
           sent: sql<number>`count(*)::int`,
-          came: sql<number>`(count(*) filter (where exists (select 1 from ${tickets} later join ${tickets} about on about.id = ${outbox.ticketId} where later.racket_id = about.racket_id and later.removed_at is null and later.taken_in > ${outbox.sentAt} and later.taken_in < ${outbox.sentAt} + interval '30 days')))::int`,
+          came: sql<number>`(count(*) filter (where exists (select 1 from ${tickets} later join ${tickets} about on about.id = ${outbox.ticketId} where later.workshop_id = about.workshop_id and later.racket_id = about.racket_id and later.removed_at is null and later.taken_in > ${outbox.sentAt} and later.taken_in < ${outbox.sentAt} + interval '30 days')))::int`,
         })
         .from(outbox)
         .where(

@@ -1,10 +1,11 @@
-import { and, asc, eq, gt, isNotNull, sql } from 'drizzle-orm';
+import { and, asc, eq, isNotNull, lt, sql } from 'drizzle-orm';
 import type { JobPrice } from '@/core/counter/price';
 import type { DayPayment, PayWay } from '@/core/papers/payment';
 import { jobPriceSchema } from '@/core/counter/price';
 import type { Connection } from './connection';
 import { people } from './doors-schema';
 import { payments } from './papers-schema';
+import { jobCurrency } from './jobs';
 import { clients, rackets, tickets } from './schema';
 
 export interface KeptPayment {
@@ -107,6 +108,7 @@ export function paymentsOf(db: Connection, workshopId: string) {
         readonly number: number;
         readonly toPayMinor: number;
         readonly paidMinor: number;
+        readonly currency: string;
       }[]
     > =>
       db
@@ -114,6 +116,7 @@ export function paymentsOf(db: Connection, workshopId: string) {
           number: tickets.number,
           toPayMinor: sql<number>`${tickets.toPayMinor}`,
           paidMinor: tickets.paidMinor,
+          currency: jobCurrency(workshopId),
         })
         .from(tickets)
         .innerJoin(rackets, eq(rackets.id, tickets.racketId))
@@ -122,39 +125,53 @@ export function paymentsOf(db: Connection, workshopId: string) {
             eq(tickets.workshopId, workshopId),
             eq(rackets.clientId, clientId),
             isNotNull(tickets.closedAt),
-            gt(tickets.toPayMinor, tickets.paidMinor),
+            // As the index has it.
+            lt(tickets.paidMinor, tickets.toPayMinor),
           ),
         )
         .orderBy(asc(tickets.number)),
 
-    /** What is owed by client, the most first. */
+    /** What is owed by client and currency, the most first. */
     async owed(limit: number): Promise<
       readonly {
         readonly clientId: string;
         readonly clientName: string;
         readonly jobs: number;
         readonly owedMinor: number;
+        readonly currency: string;
       }[]
     > {
-      return db
+      // What is open is little beside all that was ever done: each is looked up, nothing is joined as a whole.
+      const open = db
         .select({
-          clientId: clients.id,
-          clientName: clients.name,
-          jobs: sql<number>`count(*)::int`,
-          owedMinor: sql<number>`sum(${tickets.toPayMinor} - ${tickets.paidMinor})::int`,
+          clientId:
+            sql<string>`(select client_id from rackets where rackets.workshop_id = tickets.workshop_id and rackets.id = tickets.racket_id)`.as(
+              'client_id',
+            ),
+          openMinor: sql<number>`${tickets.toPayMinor} - ${tickets.paidMinor}`.as('open_minor'),
+          currency: sql<string>`${jobCurrency(workshopId)}`.as('currency'),
         })
         .from(tickets)
-        .innerJoin(rackets, eq(rackets.id, tickets.racketId))
-        .innerJoin(clients, eq(clients.id, rackets.clientId))
         .where(
           and(
             eq(tickets.workshopId, workshopId),
             isNotNull(tickets.closedAt),
-            gt(tickets.toPayMinor, tickets.paidMinor),
+            lt(tickets.paidMinor, tickets.toPayMinor),
           ),
         )
-        .groupBy(clients.id, clients.name)
-        .orderBy(sql`4 desc`, asc(clients.name))
+        .as('open');
+      const name = sql<string>`(select name from clients where clients.id = open.client_id)`;
+      return db
+        .select({
+          clientId: open.clientId,
+          clientName: name.as('client_name'),
+          jobs: sql<number>`count(*)::int`,
+          owedMinor: sql<number>`sum(${open.openMinor})`.mapWith(Number),
+          currency: open.currency,
+        })
+        .from(open)
+        .groupBy(open.clientId, open.currency)
+        .orderBy(sql`4 desc`, sql`2`)
         .limit(limit);
     },
   };

@@ -40,7 +40,7 @@ export function photosOf(db: Connection, workshopId: string) {
         .where(
           and(
             there,
-            sql`${photos.ticketId} in (select id from tickets where racket_id = ${racketId})`,
+            sql`${photos.ticketId} in (select id from tickets where workshop_id = ${workshopId} and racket_id = ${racketId})`,
           ),
         )
         .orderBy(desc(photos.at))

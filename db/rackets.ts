@@ -28,7 +28,7 @@ export function racketsOf(db: Connection, workshopId: string) {
         frameName: sql<string>`coalesce(${frames.name}, ${rackets.label})`,
         openNumber: sql<
           number | null
-        >`(select max(${tickets.number}) from ${tickets} where ${tickets.racketId} = ${rackets.id} and ${tickets.closedAt} is null and ${tickets.withdrawnAt} is null and ${tickets.removedAt} is null)`,
+        >`(select max(${tickets.number}) from ${tickets} where ${tickets.workshopId} = ${workshopId} and ${tickets.racketId} = ${rackets.id} and ${tickets.closedAt} is null and ${tickets.withdrawnAt} is null and ${tickets.removedAt} is null)`,
       })
       .from(rackets)
       .innerJoin(clients, eq(clients.id, rackets.clientId))
@@ -44,6 +44,8 @@ export function racketsOf(db: Connection, workshopId: string) {
         .where(
           and(
             mine,
+            // So that the index on names is walked along.
+            eq(clients.workshopId, workshopId),
             isNull(rackets.removedAt),
             text === ''
               ? undefined
@@ -66,7 +68,7 @@ export function racketsOf(db: Connection, workshopId: string) {
       const rows = await known()
         .where(and(mine, eq(rackets.clientId, clientId), isNull(rackets.removedAt)))
         .orderBy(
-          sql`(select max(${tickets.number}) from ${tickets} where ${tickets.racketId} = ${rackets.id}) desc nulls last`,
+          sql`(select max(${tickets.number}) from ${tickets} where ${tickets.workshopId} = ${workshopId} and ${tickets.racketId} = ${rackets.id}) desc nulls last`,
           asc(rackets.mark),
         );
       return rows.map(flat);
@@ -102,7 +104,6 @@ export function racketsOf(db: Connection, workshopId: string) {
       return (rowCount ?? 0) > 0;
     },
 
-    /** Keeps what was said of it at Setup. It is no edit of the racket, so no open form on it is late. */
     /** Keeps what it weighs where, and tells the advice of it. */
     async weigh(
       id: string,
@@ -133,6 +134,7 @@ export function racketsOf(db: Connection, workshopId: string) {
         .where(one(id));
     },
 
+    /** Keeps what was said of it at Setup. It is no edit of the racket, so no open form on it is late. */
     async remember(id: string, build: Talk['racket']): Promise<void> {
       await db.update(rackets).set({ build }).where(one(id));
     },

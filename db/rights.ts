@@ -30,6 +30,7 @@ const RECORDS: Readonly<Record<string, string>> = {
   court_words: 'select, insert, update',
   bed_readings: 'select, insert, update (removed_at)',
   beds_read: 'select, insert, update (removed_at)',
+  beds_out: 'select, update (due_day, due_by, edition)',
   events: 'select, insert, update',
   event_players: 'select, insert, update',
   event_rackets: 'select, insert',

@@ -343,6 +343,10 @@ export const tickets = pgTable(
     jobCrosses: ofRecord('setup,crosses,name'),
     jobBy: ofRecord('hands,strungBy,0,name'),
     jobMachine: ofRecord('machine'),
+    jobCurrency: ofRecord('price,currency'),
+    benchMinutes: doublePrecision().generatedAlwaysAs((): SQL =>
+      sql.raw(`(record #>> '{bench,minutes}')::double precision`),
+    ),
     /** Whether it teaches the next cut, and the next promise. */
     taughtLengths: boolean().generatedAlwaysAs(
       sql`coalesce(record -> 'plan' @? '$.pieces[*].leftOverMm ? (@ != null)', false)`,
@@ -383,10 +387,10 @@ export const tickets = pgTable(
       .on(t.workshopId, t.promised)
       .where(sql`closed_at is null and withdrawn_at is null`),
     index('tickets_uncollected')
-      .on(t.workshopId, t.closedAt)
+      .on(t.workshopId, t.closedAt.desc(), t.number.desc())
       .where(sql`closed_at is not null and collected_at is null`),
     index('tickets_unpaid')
-      .on(t.workshopId, t.closedAt)
+      .on(t.workshopId, t.closedAt.desc(), t.number.desc())
       .where(sql`closed_at is not null and paid_minor < to_pay_minor`),
     index('tickets_taught_lengths')
       .on(t.workshopId, t.jobSport, t.closedAt.desc())

@@ -54,7 +54,7 @@ const NOTHING_MM = 1;
 export function shelfOf(db: Connection, workshopId: string) {
   const mine = eq(stockLengths.workshopId, workshopId);
   // In full names: within a question about one table they would be cut to those of the inner one.
-  const left = sql<number>`stock_lengths.mm + coalesce((select sum(stock_moves.mm) from stock_moves where stock_moves.length_id = stock_lengths.id), 0)`;
+  const left = sql<number>`stock_lengths.mm + coalesce((select sum(stock_moves.mm) from stock_moves where stock_moves.workshop_id = stock_lengths.workshop_id and stock_moves.length_id = stock_lengths.id), 0)`;
   const undoing = alias(stockMoves, 'undoing');
 
   const leftOf = async (id: string): Promise<number | undefined> => {

@@ -224,7 +224,7 @@ export function ticketsOf(db: Connection, workshopId: string) {
           labourMinor: tickets.labourMinor,
           stringMinor: tickets.stringMinor,
           pieces: part('plan,pieces', z.array(pieceRecordSchema)),
-          minutes: part('bench,minutes', z.number()),
+          minutes: sql<number>`${tickets.benchMinutes}`,
         })
         .from(tickets)
         .where(and(mine, sql`${tickets.taughtTimes}`))

@@ -50,6 +50,7 @@ const OWNED = [
   ageing.bedReadings,
   reading.bedsRead,
   ageing.courtWords,
+  ageing.bedsOut,
   tournament.events,
   tournament.eventPlayers,
   tournament.eventRackets,
@@ -202,6 +203,7 @@ async function wholeWorkshop() {
     massG: null,
     unit: '',
   });
+  await db.insert(ageing.bedsOut).values({ racketId: racket.id, workshopId, ticketId: ticket.id });
   const [eventId, playerId] = [randomUUID(), randomUUID()];
   await shop.events.add(
     {

@@ -8,6 +8,7 @@ import { benchOf } from './bench';
 import { clientLinksOf } from './client-links';
 import { clientsOf } from './clients';
 import type { Connection, Database } from './connection';
+import { bedsOutOf } from './beds-out';
 import { benchesOf } from './benches';
 import { broughtOf } from './brought';
 import { calendarFeedsOf } from './calendar-feeds';
@@ -49,6 +50,7 @@ export type WorkshopFacts = Omit<
 export function recordsOf(db: Connection, workshopId: string) {
   return {
     bench: benchOf(db, workshopId),
+    bedsOut: bedsOutOf(db, workshopId),
     benches: benchesOf(db, workshopId),
     brought: broughtOf(db, workshopId),
     calendarFeeds: calendarFeedsOf(db, workshopId),
@@ -170,14 +172,22 @@ export async function enterWorkshop(
         ),
       ),
   );
-  return (
-    found && {
-      ...found,
-      ...walled(db, place),
-      together: (work) =>
-        behindWalls(db, place, (transaction) => work(recordsOf(transaction, place.workshopId))),
-    }
-  );
+  return found && openTo(db, place.personId, found);
+}
+
+/** A workshop, opened to one who is known to work in it. */
+export function openTo<At extends { readonly workshop: Workshop }>(
+  db: Database,
+  personId: string,
+  at: At,
+): At & OpenWorkshop {
+  const place = { workshopId: at.workshop.id, personId };
+  return {
+    ...at,
+    ...walled(db, place),
+    together: (work) =>
+      behindWalls(db, place, (transaction) => work(recordsOf(transaction, place.workshopId))),
+  };
 }
 
 /** Makes somebody the owner of a workshop: of a new one, or of one that is there and has none. */

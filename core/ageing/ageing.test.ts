@@ -6,7 +6,7 @@ import type { Family } from '../terms/family';
 import { bedToday, lossWords } from './bed-today';
 import { comesBack, schoolDay, SCHOOLS } from './comes-back';
 import { bandAt, learnRate, narrowedBy, readingBand, USUAL_RATE, type Measured } from './curve';
-import { lifeDays, lifeLoss } from './life';
+import { AGEING_EDITION, lifeDays, lifeLoss } from './life';
 import { usualLoss, USUAL_PLAY, type AgeingBed } from './loss';
 import { isRough, measuredOf, ratioOf } from './readings';
 
@@ -270,6 +270,27 @@ describe('when it comes back', () => {
     // Strung a week before the season, it is not brought again for it.
     expect(schoolDay('twice a year', { ...about, strungDay: '2026-03-25' })).toBe('2026-10-01');
     expect(schoolDay('twice a year', { ...about, strungDay: '2026-11-05' })).toBe('2027-04-01');
+  });
+});
+
+describe('kept due days', () => {
+  it('are worked out anew when the rules change: raise the edition, then write its days here', () => {
+    const families = ['monofilament', 'multifilament', 'natural gut', 'synthetic gut'] as const;
+    const days = families.flatMap((family) =>
+      [null, 2, 5].map((playsAWeek) => {
+        const { mains, crosses } = bedOf(family);
+        const job = {
+          setup: { mains, crosses },
+          frame: { sport: 'tennis' as const },
+          advice: null,
+        };
+        return bedToday(job, '2026-01-05', '2026-01-05', { playsAWeek }).due.day.slice(5);
+      }),
+    );
+    expect([AGEING_EDITION, days.join(' ')]).toEqual([
+      1,
+      '07-06 02-01 01-19 07-06 02-15 01-25 07-06 03-22 02-15 07-06 02-15 01-25',
+    ]);
   });
 });
 

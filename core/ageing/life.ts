@@ -7,6 +7,10 @@ import { usualLoss, USUAL_PLAY, type AgeingBed, type Played } from './loss';
 const DAYS_A_WEEK = 7;
 /** Nobody is asked back later than half a year: at least twice a year, common practice. */
 export const LONGEST_DAYS = 182;
+/**
+ * Due days are kept; raise it whenever a change here, in `loss`, `curve` or `comes-back` moves one, and they are worked out anew.
+ */
+export const AGEING_EDITION = 1;
 const SHORTEST_DAYS = 7;
 /** Plays a week that a life in hours is told for. From memory. */
 const USUAL_PLAYS = 2;
