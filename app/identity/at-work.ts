@@ -7,7 +7,7 @@ import { database } from '@/db/connection';
 import { isAnybodyKnown } from '@/db/doors';
 import { membershipsOf, type Membership } from '@/db/members';
 import { behindWalls } from '@/db/walls';
-import { enterWorkshop, type OpenWorkshop } from '@/db/workshop';
+import { openTo, type OpenWorkshop } from '@/db/workshop';
 import { auth } from './auth';
 import { DEVICE_COOKIE, deviceOf, type TrustedDevice } from './device';
 
@@ -28,7 +28,6 @@ export interface Person {
 export interface OpenHouse extends OpenWorkshop {
   readonly person: Person;
   readonly role: Role;
-  readonly memberships: readonly Membership[];
 }
 
 /** Whoever is signed in, locked out for a moment or not. */
@@ -66,14 +65,8 @@ const atWork = cache(async (): Promise<OpenHouse | Shut> => {
   if (!person) return 'signed out';
   const memberships = await myWorkshops(person);
   const only = memberships.length === 1 ? memberships[0] : undefined;
-  const mine = memberships.find(({ workshopId }) => workshopId === person.chose) ?? only;
-  if (!mine) return 'no workshop';
-  const open = await enterWorkshop(database(), {
-    workshopId: mine.workshopId,
-    personId: person.id,
-  });
-  if (!open) return 'no workshop';
-  return { ...open, person, memberships };
+  const mine = memberships.find(({ workshop }) => workshop.id === person.chose) ?? only;
+  return mine ? openTo(database(), person.id, { ...mine, person }) : 'no workshop';
 });
 
 const isShut = (work: OpenHouse | Shut): work is Shut => typeof work === 'string';

@@ -17,7 +17,7 @@ export async function workIn(workshopId: unknown): Promise<void> {
   if (person.lockedAt) redirect('/locked');
   const chosen = rowId.safeParse(workshopId);
   const mine = await myWorkshops(person);
-  if (!chosen.success || !mine.some((each) => each.workshopId === chosen.data))
+  if (!chosen.success || !mine.some(({ workshop }) => workshop.id === chosen.data))
     redirect('/workshops');
   await changeSession(person.sessionId, { workshopId: chosen.data, watchedBy: null });
   redirect('/');

@@ -2,7 +2,7 @@ import type { Metadata } from 'next';
 import { redirect } from 'next/navigation';
 import { myWorkshops, signedIn } from '@/app/identity/at-work';
 import { SignOutButton } from '../sign-out-button';
-import { AnotherWorkshop } from './another-workshop';
+import { AnotherWorkshop } from '@/app/(door)/when-used';
 import { workIn } from './actions';
 
 export const metadata: Metadata = { title: 'Where you work' };
@@ -22,13 +22,13 @@ export default async function WorkshopsPage() {
         </p>
       )}
       <ul className="mb-8 flex flex-col">
-        {mine.map(({ workshopId, workshop, role }) => (
-          <li key={workshopId} className="border-hair border-b">
-            <form action={workIn.bind(null, workshopId)}>
+        {mine.map(({ workshop: { id, name }, role }) => (
+          <li key={id} className="border-hair border-b">
+            <form action={workIn.bind(null, id)}>
               <button type="submit" className="flex w-full items-baseline gap-4 py-3 text-left">
-                <span className="text-lg font-medium underline">{workshop}</span>
+                <span className="text-lg font-medium underline">{name}</span>
                 <span className="text-soft">{role}</span>
-                {workshopId === person.chose && <span className="label">you are here</span>}
+                {id === person.chose && <span className="label">you are here</span>}
               </button>
             </form>
           </li>

@@ -1,24 +1,24 @@
 import type { Metadata } from 'next';
 import { Link } from '@/ui/link';
 import { SignOutButton } from '@/app/(door)/sign-out-button';
-import { openWorkshop, thisDevice } from '@/app/identity/at-work';
+import { myWorkshops, openWorkshop, thisDevice } from '@/app/identity/at-work';
 import { ourAddress } from '@/app/our-address';
 import { may, ROLE_WORDS } from '@/core/house/policy';
 import { sessionsOf } from '@/db/doors';
 import { Press } from '@/ui/press';
 import { countWords } from '@/core/terms/count-words';
 import { setMyCode, subscribeCalendar, withdrawCalendar } from './actions';
-import { CodeForm } from './code-form';
+import { CodeForm, PasswordForm } from '@/app/(house)/when-used';
 import { HandsButton } from './hands-button';
 import { Passkeys } from './passkeys';
-import { PasswordForm } from './password-form';
 
 export const metadata: Metadata = { title: 'Yours' };
 
 /** What belongs to whoever is signed in: their ways in, and the way out. */
 export default async function MePage() {
-  const { person, role, workshop, memberships, members, calendarFeeds } = await openWorkshop();
-  const [signedIn, device, all, feed, address] = await Promise.all([
+  const { person, role, workshop, members, calendarFeeds } = await openWorkshop();
+  const [memberships, signedIn, device, all, feed, address] = await Promise.all([
+    myWorkshops(person),
     sessionsOf(person.id),
     thisDevice(),
     members.all(),
