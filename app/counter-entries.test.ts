@@ -250,6 +250,7 @@ describe('a list of jobs', () => {
     by: null,
     machine: null,
     priceMinor: 2150,
+    currency: 'EUR',
     toPayMinor: 2150,
     paidMinor: 0,
     collectedAt: null,
@@ -267,6 +268,8 @@ describe('a list of jobs', () => {
     });
     const done = { ...job, paidMinor: 2150, collectedAt: new Date(), crosses: 'Soft' };
     expect(jobRow(done, shop)).toMatchObject({ open: '', crosses: 'Soft 1.25' });
+    // It was priced before the workshop changed its currency.
+    expect(jobRow({ ...job, currency: 'JPY' }, shop).price).toBe('JP¥2,150');
     // Of before payments were kept nobody says that it is to be paid.
     expect(jobRow({ ...job, toPayMinor: null, collectedAt: new Date() }, shop).open).toBe('');
   });

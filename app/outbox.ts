@@ -65,7 +65,7 @@ export async function putInOutbox(
     'to pay': payWords(
       ticket.toPayMinor ?? 0,
       ticket.paidMinor,
-      workshop.currency,
+      ticket.record.price?.currency ?? workshop.currency,
       workshop.locale,
     ).replace(/^./, (letter) => letter.toUpperCase()),
     strung: formatDay(strung),

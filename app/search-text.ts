@@ -10,7 +10,7 @@ export function searchText(parameters: Record<string, string | string[] | undefi
 }
 
 /** Rows on one page of a list. */
-const A_PAGE = 100;
+const A_PAGE = 50;
 
 /** The `page` of an address, from 1. */
 export function pageNumber(parameters: Record<string, string | string[] | undefined>): number {

@@ -80,6 +80,11 @@ test('three rackets of one client: inspected, photographed, strung, handed over 
     .getByLabel('Photographs from files')
     .setInputFiles([fileOf('dent.jpg', photo), fileOf('notes.jpg', 'a text')]);
   await expect(sentence(page, 'notes.jpg: That is no photograph')).toBeVisible();
+  // Sixty megabytes never leave the browser.
+  await page
+    .getByLabel('Photographs from files')
+    .setInputFiles(fileOf('huge.jpg', Buffer.alloc(60_000_000)));
+  await expect(sentence(page, 'huge.jpg: a photograph is at most 12 MB')).toBeVisible();
   const picture = page.getByRole('img', { name: 'The dent' });
   await expect(picture).toBeVisible();
   const kept = await page.request.get((await picture.getAttribute('src'))?.split('?')[0] ?? '');

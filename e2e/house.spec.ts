@@ -1,5 +1,6 @@
+import { gzipSync } from 'node:zlib';
 import AxeBuilder from '@axe-core/playwright';
-import { expect, test } from '@playwright/test';
+import { expect, test, type Page } from '@playwright/test';
 import { awake, own, sentence } from './bench';
 
 const PAGES = [
@@ -52,6 +53,24 @@ const PAGES = [
   '/outbox',
 ];
 
+/** What a browser has to run before a page answers, compressed; the rest loads beside it. */
+const FIRST_JAVASCRIPT_BYTES = 170_000;
+const sizes = new Map<string, number>();
+
+async function firstJavaScript(page: Page, html: string): Promise<number> {
+  let bytes = 0;
+  for (const [tag, src = ''] of html.matchAll(/<script\b[^>]*\ssrc="([^"]+)"[^>]*>/g)) {
+    if (/nomodule/i.test(tag)) continue;
+    if (!sizes.has(src)) {
+      const script = await page.request.get(src);
+      expect(script.ok()).toBe(true);
+      sizes.set(src, gzipSync(await script.body()).length);
+    }
+    bytes += sizes.get(src) ?? 0;
+  }
+  return bytes;
+}
+
 /** Pages of one test: a browser is made once for all of them. */
 const AT_ONCE = 8;
 const GROUPS = Array.from({ length: Math.ceil(PAGES.length / AT_ONCE) }, (_, i) =>
@@ -81,6 +100,9 @@ for (const group of GROUPS)
         expect(response?.headers()['content-security-policy']).toMatch(
           /script-src 'self' 'nonce-[^']{20,}'/,
         );
+        const first = await firstJavaScript(page, (await response?.text()) ?? '');
+        expect(first).toBeGreaterThan(50_000);
+        expect(first).toBeLessThanOrEqual(FIRST_JAVASCRIPT_BYTES);
         // The type is the application's own, not the browser's: fonts ship with it.
         await expect
           .poll(() => page.evaluate(() => document.fonts.check('16px Barlow')))

@@ -96,13 +96,9 @@ export function Table({ head, empty, rows }: TableProps) {
       </thead>
       <tbody className="max-sm:block">
         {rows.map(({ key, cells }) => (
-          <tr key={key} className="border-hair border-b align-baseline max-sm:block max-sm:py-2">
+          <tr key={key} className="list-row">
             {cells.map((cell, i) => (
-              <td
-                key={head[i]}
-                data-column={head[i]}
-                className="before:label max-w-md py-2 pr-6 break-words max-sm:grid max-sm:grid-cols-[6rem_minmax(0,1fr)] max-sm:items-baseline max-sm:py-0.5 max-sm:pr-0 max-sm:before:content-[attr(data-column)] max-sm:empty:hidden"
-              >
+              <td key={head[i]} data-column={head[i]} className="list-cell">
                 {cell}
               </td>
             ))}

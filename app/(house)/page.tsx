@@ -169,7 +169,7 @@ export default async function TodayPage() {
                 <TicketFigure key="tension" tension={job} />,
                 job.toPayMinor === null
                   ? ''
-                  : payWords(job.toPayMinor, job.paidMinor, workshop.currency, workshop.locale),
+                  : payWords(job.toPayMinor, job.paidMinor, job.currency, workshop.locale),
               ],
             }))}
           />

@@ -34,6 +34,23 @@ export const formatMoney = (minor: number, currency: string, locale = 'en-GB'): 
     minor / 10 ** minorDigits(currency),
   );
 
+interface Money {
+  readonly minor: number;
+  readonly currency: string;
+}
+
+/**
+ * Sums by currency as they are read, in the order in which they come up: money of two currencies is never added.
+ *
+ * @example
+ * formatSums([{ minor: 1850, currency: 'EUR' }, { minor: 7, currency: 'JPY' }, { minor: 50, currency: 'EUR' }]) // '€19.00 and JP¥7'
+ */
+export function formatSums(amounts: readonly Money[], locale?: string): string {
+  const sums = new Map<string, number>();
+  for (const { minor, currency } of amounts) sums.set(currency, (sums.get(currency) ?? 0) + minor);
+  return [...sums].map(([currency, minor]) => formatMoney(minor, currency, locale)).join(' and ');
+}
+
 /**
  * Money as a bare figure with a point, for a field, a table or a file.
  *

@@ -6,7 +6,7 @@ import { AGAIN, COURT_PLACES, type CourtWords } from '@/core/ageing/court';
 import { FAULTS } from '@/core/advice/talk';
 import { Ask, AskMany } from '../form/ask';
 import { NoteField, TextField } from '../form/field';
-import { useAwake } from '../use-awake';
+import { OpensAwake } from '../form/opens-awake';
 
 interface HowItPlayedProps {
   readonly said: CourtWords;
@@ -21,7 +21,6 @@ const AGAIN_WORDS = { yes: 'yes', no: 'no, another one' } as const;
 /** A minute: how the bed played, where and when it broke, and whether they would take it again. */
 export function HowItPlayed({ said, send, action }: HowItPlayedProps) {
   const router = useRouter();
-  const awake = useAwake();
   const [words, setWords] = useState(said);
   const [hours, setHours] = useState(said.brokeHours === null ? '' : String(said.brokeHours));
   const [answer, setAnswer] = useState('');
@@ -48,55 +47,56 @@ export function HowItPlayed({ said, send, action }: HowItPlayedProps) {
   };
   return (
     <div className="flex flex-col gap-3">
-      <AskMany
-        label="How did it play?"
-        options={FAULTS}
-        value={words.faults}
-        onChange={(faults) => set({ faults })}
-      />
-      {broke && (
-        <div className="flex flex-wrap items-end gap-5">
-          <TextField
-            label="After how many hours of play"
-            inputMode="decimal"
-            value={hours}
-            onChange={(event) => setHours(event.target.value)}
-            problem={problem}
-          />
-          <Ask
-            label="Where"
-            options={COURT_PLACES.map((value) => ({ value, text: value }))}
-            value={words.brokeAt ?? ''}
-            onChange={(place) => set({ brokeAt: place === '' ? null : place })}
-          />
-        </div>
-      )}
-      <Ask
-        label="The same again?"
-        options={AGAIN.map((value) => ({ value, text: AGAIN_WORDS[value] }))}
-        value={words.again ?? ''}
-        onChange={(again) => set({ again: again === '' ? null : again })}
-      />
-      <NoteField
-        label="A word more, if you like"
-        value={words.note}
-        maxLength={400}
-        disabled={!awake}
-        onChange={(event) => set({ note: event.target.value })}
-      />
-      <p className="flex flex-wrap items-baseline gap-4">
-        <button
-          type="button"
-          disabled={!awake || busy}
-          onClick={() => void go()}
-          className="border-ink border px-5 py-2 font-medium disabled:opacity-60"
-        >
-          {action}
-        </button>
-        <span role="status" className="label">
-          {answer}
-        </span>
-      </p>
+      <OpensAwake>
+        <AskMany
+          label="How did it play?"
+          options={FAULTS}
+          value={words.faults}
+          onChange={(faults) => set({ faults })}
+        />
+        {broke && (
+          <div className="flex flex-wrap items-end gap-5">
+            <TextField
+              label="After how many hours of play"
+              inputMode="decimal"
+              value={hours}
+              onChange={(event) => setHours(event.target.value)}
+              problem={problem}
+            />
+            <Ask
+              label="Where"
+              options={COURT_PLACES.map((value) => ({ value, text: value }))}
+              value={words.brokeAt ?? ''}
+              onChange={(place) => set({ brokeAt: place === '' ? null : place })}
+            />
+          </div>
+        )}
+        <Ask
+          label="The same again?"
+          options={AGAIN.map((value) => ({ value, text: AGAIN_WORDS[value] }))}
+          value={words.again ?? ''}
+          onChange={(again) => set({ again: again === '' ? null : again })}
+        />
+        <NoteField
+          label="A word more, if you like"
+          value={words.note}
+          maxLength={400}
+          onChange={(event) => set({ note: event.target.value })}
+        />
+        <p className="flex flex-wrap items-baseline gap-4">
+          <button
+            type="button"
+            disabled={busy}
+            onClick={() => void go()}
+            className="border-ink border px-5 py-2 font-medium disabled:opacity-60"
+          >
+            {action}
+          </button>
+          <span role="status" className="label">
+            {answer}
+          </span>
+        </p>
+      </OpensAwake>
     </div>
   );
 }

@@ -1,8 +1,8 @@
 'use client';
 
 import type { ReactNode } from 'react';
-import { useAwake } from '../use-awake';
 import { useOnlySeen } from './only-seen';
+import { OpensAwake } from './opens-awake';
 
 interface KeptFormProps {
   readonly form: { readonly send: (event?: React.BaseSyntheticEvent) => Promise<void> };
@@ -12,13 +12,10 @@ interface KeptFormProps {
 
 /** The form around the fields of `useKeptForm`. It opens when its code is there to keep what is typed. */
 export function KeptForm({ form, className, children }: KeptFormProps) {
-  const awake = useAwake();
   const onlySeen = useOnlySeen();
   return (
     <form noValidate method="post" onSubmit={form.send} className={className}>
-      <fieldset disabled={!awake || onlySeen} className="contents">
-        {children}
-      </fieldset>
+      <OpensAwake shut={onlySeen}>{children}</OpensAwake>
     </form>
   );
 }

@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
 import { redirect } from 'next/navigation';
 import { isAnybodyKnown, ownerlessWorkshop } from '@/db/doors';
-import { FirstStartForm } from './first-start-form';
+import { FirstStartForm } from '@/app/(door)/when-used';
 
 export const metadata: Metadata = { title: 'First start' };
 

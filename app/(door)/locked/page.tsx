@@ -2,7 +2,7 @@ import type { Metadata } from 'next';
 import { redirect } from 'next/navigation';
 import { signedIn, thisDevice } from '@/app/identity/at-work';
 import { facesOn } from '@/app/identity/device';
-import { CodePad } from '../code-pad';
+import { CodePad } from '@/app/(door)/when-used';
 import { SignOutButton } from '../sign-out-button';
 
 export const metadata: Metadata = { title: 'Locked' };

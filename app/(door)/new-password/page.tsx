@@ -1,6 +1,6 @@
 import type { Metadata } from 'next';
 import { Link } from '@/ui/link';
-import { AskForm, NewPasswordForm } from './new-password-form';
+import { AskForm, NewPasswordForm } from '@/app/(door)/when-used';
 
 export const metadata: Metadata = { title: 'A new password' };
 

@@ -5,9 +5,8 @@ import { facesOn } from '@/app/identity/device';
 import { ROLE_WORDS } from '@/core/house/policy';
 import { isAnybodyKnown } from '@/db/doors';
 import { DEMO_STAFF } from '@/db/demo/staff';
-import { CodePad } from '../code-pad';
+import { CodePad, SignInForm } from '@/app/(door)/when-used';
 import { DemoPeople } from './demo-people';
-import { SignInForm } from './sign-in-form';
 
 export const metadata: Metadata = { title: 'Sign in' };
 

@@ -108,15 +108,12 @@ export function JobGrid({ list, rows }: JobGridProps) {
         </thead>
         <tbody className="max-sm:block">
           {table.getRowModel().rows.map((row) => (
-            <tr
-              key={row.id}
-              className="border-hair border-b align-baseline max-sm:block max-sm:py-2"
-            >
+            <tr key={row.id} className="list-row">
               {row.getVisibleCells().map((cell) => (
                 <td
                   key={cell.id}
                   data-column={String(cell.column.columnDef.header)}
-                  className="before:label max-w-md py-2 pr-6 break-words max-sm:grid max-sm:grid-cols-[6rem_minmax(0,1fr)] max-sm:items-baseline max-sm:py-0.5 max-sm:pr-0 max-sm:before:content-[attr(data-column)] max-sm:empty:hidden"
+                  className="list-cell"
                 >
                   {flexRender(cell.column.columnDef.cell, cell.getContext())}
                 </td>

@@ -22,7 +22,7 @@ export interface JobRow {
 
 export function jobRow(
   job: ListedJob,
-  { timeZone, currency, locale }: Pick<Workshop, 'timeZone' | 'currency' | 'locale'>,
+  { timeZone, locale }: Pick<Workshop, 'timeZone' | 'locale'>,
 ): JobRow {
   const state = job.toPayMinor === null ? 'paid' : payState(job.toPayMinor, job.paidMinor);
   return {
@@ -37,7 +37,7 @@ export function jobRow(
         ? ''
         : `${job.crosses} ${job.crossGaugeMm.toFixed(2)}`,
     by: job.by ?? '',
-    price: formatMoney(job.priceMinor, currency, locale),
+    price: formatMoney(job.priceMinor, job.currency, locale),
     open: [
       state === 'to pay' || state === 'part paid' || state === 'paid too much' ? state : '',
       job.collectedAt === null ? 'not collected' : '',

@@ -6,7 +6,7 @@ import { COUNTED, FOUND_AT_MOST, JOBS_A_PAGE } from '@/db/jobs';
 import { Link } from '@/ui/link';
 import { jobsAsked } from './asked';
 import { JobFilters } from './job-filters';
-import { JobGrid } from './job-grid';
+import { JobGrid } from '@/app/(house)/when-used';
 import { jobRow } from './job-row';
 
 export const metadata: Metadata = { title: 'Jobs on record' };

@@ -3,14 +3,61 @@ import { openFor } from '@/app/identity/at-work';
 import { formatMoney } from '@/core/measure/money';
 import { dayAt, formatDay } from '@/core/measure/promised-time';
 import { rateWords } from '@/core/papers/invoice';
-import { closeOfDay } from '@/core/papers/payment';
+import { closeOfDay, type DayPayment } from '@/core/papers/payment';
 import { RowLink, Table } from '@/ui/list-page';
+import { countWords } from '@/core/terms/count-words';
 import { daysAsked } from './days';
 
 export const metadata: Metadata = { title: 'Money' };
 
 const MOST = 200;
 const BOX = 'border-edge bg-sheet border-b-2 px-2 py-1.5';
+
+/** A list that was cut off says so. */
+const CutOff = ({ rows, words }: { readonly rows: readonly unknown[]; readonly words: string }) =>
+  rows.length > MOST && <p className="label mt-1">{words}</p>;
+
+interface CloseProps {
+  readonly payments: readonly DayPayment[];
+  readonly money: (minor: number) => string;
+}
+
+/** What came in of one currency, by way and by rate of tax. */
+function Close({ payments, money }: CloseProps) {
+  const { minor: sum, byWay, byRate } = closeOfDay(payments);
+  return (
+    <div className="mb-8">
+      <p className="figure text-5xl">{money(sum)}</p>
+      <p className="label mb-4">came in, {countWords(payments.length, 'payment')}</p>
+      <Table
+        head={['How', 'Payments', 'Sum']}
+        empty="Nothing was marked as paid."
+        rows={byWay.map(({ way, count, minor }) => ({
+          key: way,
+          cells: [
+            way,
+            count,
+            <span key="sum" className="figure text-lg">
+              {money(minor)}
+            </span>,
+          ],
+        }))}
+      />
+      {byRate.length > 0 && (
+        <div className="mt-5">
+          <Table
+            head={['Tax', 'Without tax', 'Tax in it', 'Sum']}
+            empty=""
+            rows={byRate.map(({ taxBp, netMinor, taxMinor, grossMinor }) => ({
+              key: String(taxBp),
+              cells: [rateWords(taxBp), money(netMinor), money(taxMinor), money(grossMinor)],
+            }))}
+          />
+        </div>
+      )}
+    </div>
+  );
+}
 
 /** What came in on a day or between two, by way and by tax; what was invoiced, and what is owed. */
 export default async function MoneyPage({ searchParams }: PageProps<'/money'>) {
@@ -19,12 +66,11 @@ export default async function MoneyPage({ searchParams }: PageProps<'/money'>) {
   const { from, to } = daysAsked(await searchParams, today);
   const [paid, issued, owed] = await Promise.all([
     payments.between(from, to),
-    invoices.between(from, to, MOST),
-    payments.owed(MOST),
+    invoices.between(from, to, MOST + 1),
+    payments.owed(MOST + 1),
   ]);
-  const own = paid.filter(({ price }) => price.currency === workshop.currency);
-  const close = closeOfDay(own);
-  const money = (minor: number) => formatMoney(minor, workshop.currency, workshop.locale);
+  // The workshop's own currency first, also where nothing came in.
+  const currencies = new Set([workshop.currency, ...paid.map(({ price }) => price.currency)]);
   const when = from === to ? formatDay(from) : `${formatDay(from)} to ${formatDay(to)}`;
   const query = `?from=${from}&to=${to}`;
   return (
@@ -48,40 +94,13 @@ export default async function MoneyPage({ searchParams }: PageProps<'/money'>) {
       </div>
       <div className="mt-6 grid gap-x-14 gap-y-8 lg:grid-cols-[1fr_1.6fr]">
         <section aria-label="The close">
-          <p className="figure text-5xl">{money(close.minor)}</p>
-          <p className="label mb-4">came in, {own.length} payments</p>
-          {own.length < paid.length && (
-            <p className="text-warn mb-4">
-              {paid.length - own.length} payments in another currency are not in these sums; the
-              table has them.
-            </p>
-          )}
-          <Table
-            head={['How', 'Payments', 'Sum']}
-            empty="Nothing was marked as paid."
-            rows={close.byWay.map(({ way, count, minor }) => ({
-              key: way,
-              cells: [
-                way,
-                count,
-                <span key="sum" className="figure text-lg">
-                  {money(minor)}
-                </span>,
-              ],
-            }))}
-          />
-          {close.byRate.length > 0 && (
-            <div className="mt-5">
-              <Table
-                head={['Tax', 'Without tax', 'Tax in it', 'Sum']}
-                empty=""
-                rows={close.byRate.map(({ taxBp, netMinor, taxMinor, grossMinor }) => ({
-                  key: String(taxBp),
-                  cells: [rateWords(taxBp), money(netMinor), money(taxMinor), money(grossMinor)],
-                }))}
-              />
-            </div>
-          )}
+          {[...currencies].map((currency) => (
+            <Close
+              key={currency}
+              payments={paid.filter(({ price }) => price.currency === currency)}
+              money={(minor) => formatMoney(minor, currency, workshop.locale)}
+            />
+          ))}
           <p className="no-print mt-5 flex flex-wrap gap-x-6">
             <a href={`/money/payments${query}`} download className="underline">
               Payments as a table
@@ -96,21 +115,27 @@ export default async function MoneyPage({ searchParams }: PageProps<'/money'>) {
           <Table
             head={['Day', 'Job', 'Client', 'How', 'Amount', 'Note']}
             empty="None."
-            rows={paid.map(({ id, day, job, clientName, way, amountMinor, note, price }) => ({
-              key: id,
-              cells: [
-                formatDay(day),
-                <RowLink key="job" href={`/jobs/${job}`}>
-                  {job}
-                </RowLink>,
-                clientName,
-                way,
-                <span key="sum" className="figure text-lg">
-                  {formatMoney(amountMinor, price.currency, workshop.locale)}
-                </span>,
-                note,
-              ],
-            }))}
+            rows={paid
+              .slice(-MOST)
+              .map(({ id, day, job, clientName, way, amountMinor, note, price }) => ({
+                key: id,
+                cells: [
+                  formatDay(day),
+                  <RowLink key="job" href={`/jobs/${job}`}>
+                    {job}
+                  </RowLink>,
+                  clientName,
+                  way,
+                  <span key="sum" className="figure text-lg">
+                    {formatMoney(amountMinor, price.currency, workshop.locale)}
+                  </span>,
+                  note,
+                ],
+              }))}
+          />
+          <CutOff
+            rows={paid}
+            words={`The latest ${MOST} of ${paid.length}; the table has them all.`}
           />
         </section>
         <section aria-label="Owed">
@@ -118,18 +143,24 @@ export default async function MoneyPage({ searchParams }: PageProps<'/money'>) {
           <Table
             head={['Client', 'Jobs', 'Owes']}
             empty="Nobody owes anything."
-            rows={owed.map(({ clientId, clientName, jobs, owedMinor }) => ({
-              key: clientId,
-              cells: [
-                <RowLink key="client" href={`/clients/${clientId}`}>
-                  {clientName}
-                </RowLink>,
-                jobs,
-                <span key="sum" className="figure text-lg">
-                  {money(owedMinor)}
-                </span>,
-              ],
-            }))}
+            rows={owed
+              .slice(0, MOST)
+              .map(({ clientId, clientName, jobs, owedMinor, currency }) => ({
+                key: `${clientId} ${currency}`,
+                cells: [
+                  <RowLink key="client" href={`/clients/${clientId}`}>
+                    {clientName}
+                  </RowLink>,
+                  jobs,
+                  <span key="sum" className="figure text-lg">
+                    {formatMoney(owedMinor, currency, workshop.locale)}
+                  </span>,
+                ],
+              }))}
+          />
+          <CutOff
+            rows={owed}
+            words={`The ${MOST} who owe most; the list of jobs has all that is not paid.`}
           />
         </section>
         <section aria-label="Invoices">
@@ -137,25 +168,32 @@ export default async function MoneyPage({ searchParams }: PageProps<'/money'>) {
           <Table
             head={['Number', 'Day', 'Client', 'Sum', '']}
             empty="None was issued."
-            rows={issued.map(({ number, day, clientName, kind, totalMinor, takenBackBy }) => ({
-              key: String(number),
-              cells: [
-                <RowLink key="number" href={`/invoices/${number}`}>
-                  {number}
-                </RowLink>,
-                formatDay(day),
-                clientName,
-                <span key="sum" className="figure text-lg">
-                  {money(kind === 'invoice' ? totalMinor : -totalMinor)}
-                </span>,
-                kind === 'credit note'
-                  ? 'credit note'
-                  : takenBackBy !== null
-                    ? `taken back by ${takenBackBy}`
-                    : '',
-              ],
-            }))}
+            rows={issued
+              .slice(0, MOST)
+              .map(({ number, day, clientName, kind, totalMinor, currency, takenBackBy }) => ({
+                key: String(number),
+                cells: [
+                  <RowLink key="number" href={`/invoices/${number}`}>
+                    {number}
+                  </RowLink>,
+                  formatDay(day),
+                  clientName,
+                  <span key="sum" className="figure text-lg">
+                    {formatMoney(
+                      kind === 'invoice' ? totalMinor : -totalMinor,
+                      currency,
+                      workshop.locale,
+                    )}
+                  </span>,
+                  kind === 'credit note'
+                    ? 'credit note'
+                    : takenBackBy !== null
+                      ? `taken back by ${takenBackBy}`
+                      : '',
+                ],
+              }))}
           />
+          <CutOff rows={issued} words={`The latest ${MOST}; the table has them all.`} />
         </section>
       </div>
     </main>

@@ -5,7 +5,7 @@ import { ticketNumber } from '@/app/action';
 import { USUAL_HOUSE } from '@/core/house/house-rules';
 import type { StretchOf } from '@/core/advice/same-feel';
 import { formatTicket } from '@/core/measure/units';
-import { FeelForm } from './feel-form';
+import { FeelForm } from '@/app/(house)/when-used';
 
 export const metadata: Metadata = { title: 'Same feel' };
 

@@ -10,10 +10,9 @@ import { stockOf } from '@/core/shelf/day-cuts';
 import { stockKey, type LengthThere } from '@/db/shelf';
 import { Link } from '@/ui/link';
 import { RowLink, Table } from '@/ui/list-page';
-import { OneField } from '@/ui/form/one-field';
 import { Press } from '@/ui/press';
 import { buy, countLength, throwAway, undoMove } from './actions';
-import { BoughtForm } from './bought-form';
+import { BoughtForm, ShelfLengths } from '@/app/(house)/when-used';
 import { cutsOfDay, orderLines, piecesOf, shelfLength, WEEKS_LOOKED_AT } from './cuts-of-day';
 
 export const metadata: Metadata = { title: 'Shelf' };
@@ -138,42 +137,24 @@ export default async function ShelfPage() {
           </section>
           <section aria-label="What is there">
             <h2 className="figure mb-1 text-2xl">What is there</h2>
-            <Table
-              head={['String', 'What', 'Left (m)', 'Where', 'Bought', '']}
-              empty="Nothing lies on the shelf yet. What is put on it is cut from by itself at hand-over."
-              rows={inLines(lengths).flatMap((alike) => {
-                const [each] = alike;
-                if (!each) return [];
-                const cells = [
-                  nameOf(each),
-                  alike.length > 1
-                    ? `${alike.length} × ${each.kind}`
-                    : each.leftMm < each.mm
-                      ? `opened ${each.kind}`
-                      : each.kind,
-                  keeps && alike.length === 1 ? (
-                    <OneField
-                      key={each.leftMm}
-                      label={`Left of ${nameOf(each)}, ${each.place || each.kind}`}
-                      value={metres(each.leftMm)}
-                      action="Counted"
-                      figure
-                      save={countLength.bind(null, workshop.id, each.id, randomUUID())}
-                    />
-                  ) : (
-                    metres(each.leftMm)
-                  ),
-                  each.place,
-                  `${each.day}, ${money(each.priceMinor)}${each.supplier && `, ${each.supplier}`}`,
-                  keeps && (
-                    <Press
-                      key="away"
-                      action={alike.length > 1 ? 'One is gone' : 'Throw away'}
-                      press={throwAway.bind(null, workshop.id, each.id, randomUUID())}
-                    />
-                  ),
-                ];
-                return [{ key: each.id, cells }];
+            <ShelfLengths
+              lines={inLines(lengths).flatMap((alike) =>
+                alike.slice(0, 1).map((each) => ({
+                  id: each.id,
+                  name: nameOf(each),
+                  what:
+                    alike.length > 1
+                      ? `${alike.length} × ${each.kind}`
+                      : `${each.leftMm < each.mm ? 'opened ' : ''}${each.kind}`,
+                  alike: alike.length,
+                  left: metres(each.leftMm),
+                  place: each.place,
+                  bought: `${each.day}, ${money(each.priceMinor)}${each.supplier && `, ${each.supplier}`}`,
+                })),
+              )}
+              {...(keeps && {
+                count: countLength.bind(null, workshop.id),
+                throwAway: throwAway.bind(null, workshop.id),
               })}
             />
           </section>

@@ -5,7 +5,6 @@ import { answerTo, misread, refused, Undone, wholly } from '@/app/answers';
 import type { z } from 'zod';
 import { searchIn } from '@/app/search-text';
 import { may, type Role } from '@/core/house/policy';
-import { formatMoney } from '@/core/measure/money';
 import { wallTime } from '@/core/measure/promised-time';
 import { cutOf } from '@/db/tickets';
 import type { KnownRacket } from '@/db/rackets';
@@ -58,9 +57,7 @@ export const findFrames = action('take in', noFrame, [searchIn], async ({ frames
 
 /** What the records say of a racket, while its ticket is written. */
 export const knownAtTheCounter = action('take in', unknown, [rowId], async (open, racketId) =>
-  knownOf(open, racketId, (minor) =>
-    formatMoney(minor, open.workshop.currency, open.workshop.locale),
-  ),
+  knownOf(open, racketId),
 );
 
 export const racketsOfClient = action('take in', none, [rowId], async ({ rackets }, clientId) =>

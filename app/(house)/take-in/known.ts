@@ -7,6 +7,7 @@ import { formatTicket } from '@/core/measure/units';
 import { formatGauge } from '@/core/measure/gauge';
 import { isOneString } from '@/core/strings/job-string';
 import type { BroughtJob } from '@/db/brought';
+import { formatSums } from '@/core/measure/money';
 import type { OpenWorkshop } from '@/db/workshop';
 
 /** A fact of the racket or its owner, in words. */
@@ -34,7 +35,6 @@ const earlierWords = ({ mainN, crossN, tensionUnit, mains, crosses }: BroughtJob
 export async function knownOf(
   { tickets, rackets, clients, workshop, payments, clientLinks, brought, court }: OpenWorkshop,
   racketId: string,
-  money: (minor: number) => string,
 ): Promise<readonly KnownFact[]> {
   const racket = await rackets.get(racketId);
   if (!racket) return [];
@@ -101,11 +101,16 @@ export async function knownOf(
       href: `/tickets/${racket.openNumber}`,
     });
   if (wish) facts.push({ name: 'They wrote', value: 'want to bring it again' });
-  const open = owed.reduce((sum, { toPayMinor, paidMinor }) => sum + toPayMinor - paidMinor, 0);
-  if (open > 0)
+  if (owed.length > 0)
     facts.push({
       name: 'Owes',
-      value: money(open),
+      value: formatSums(
+        owed.map(({ toPayMinor, paidMinor, currency }) => ({
+          minor: toPayMinor - paidMinor,
+          currency,
+        })),
+        workshop.locale,
+      ),
       note: `from ${owed.map(({ number }) => `job ${number}`).join(', ')}`,
       href: `/clients/${racket.clientId}`,
     });

@@ -5,7 +5,7 @@ import { z } from 'zod';
 import { wallTime } from '@/core/measure/promised-time';
 import { formatTicket } from '@/core/measure/units';
 import type { OpenWorkshop } from '@/db/workshop';
-import { TakeInForm } from './take-in-form';
+import { TakeInForm } from '@/app/(house)/when-used';
 import type { TakeInEntry } from './take-in-entry';
 
 export const metadata: Metadata = { title: 'Take-in' };

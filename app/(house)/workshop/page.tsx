@@ -4,7 +4,7 @@ import { Link } from '@/ui/link';
 import { BackupFact } from './backup-fact';
 import { saveWorkshop } from './actions';
 import { workshopEntryOf } from './workshop-entry';
-import { WorkshopForm } from './workshop-form';
+import { WorkshopForm } from '@/app/(house)/when-used';
 
 export const metadata: Metadata = { title: 'Workshop' };
 

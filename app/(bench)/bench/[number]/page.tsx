@@ -7,7 +7,7 @@ import { Link } from '@/ui/link';
 import { jobAt, openTicket } from '@/app/(house)/tickets/[number]/ticket';
 import { paceOf } from '@/core/bench/times';
 import { checkWords, pullsFor, MOST_OFF } from '@/core/house/calibration';
-import { BenchView } from './bench-view';
+import { BenchView } from '@/app/(bench)/when-used';
 import type { BenchHead } from './head-panel';
 
 export const metadata: Metadata = { title: 'Bench' };

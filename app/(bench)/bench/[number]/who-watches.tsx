@@ -1,7 +1,7 @@
 import { Link } from '@/ui/link';
 import { openWorkshop, thisDevice } from '@/app/identity/at-work';
 import { may } from '@/core/house/policy';
-import { WatchPad } from './watch-pad';
+import { WatchPad } from '@/app/(bench)/when-used';
 
 /** A learner strings while somebody who knows it watches, and says so with their code. */
 export async function WhoWatches() {

@@ -11,7 +11,7 @@ import { usualChoice } from '@/core/cut/methods';
 import { pathThrough } from '@/core/path/path';
 import { benchSequence } from '@/core/bench/sequence';
 import { formatTicket, newtons, roundToTicketStep } from '@/core/measure/units';
-import { PracticeView } from './practice-view';
+import { PracticeView } from '@/app/(bench)/when-used';
 
 export const metadata: Metadata = { title: 'Practice' };
 

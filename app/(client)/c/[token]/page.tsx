@@ -12,7 +12,7 @@ import { houseAgeing } from '@/app/house-ageing';
 import { slipOf } from '@/core/papers/slip';
 import { Fact, Facts } from '@/ui/facts';
 import { BringAgain } from './bring-again';
-import { HowItPlayed } from '@/ui/court/how-it-played';
+import { HowItPlayed } from '@/ui/when-used';
 import { bringAgain, sayHowItPlayed, sayPlays } from './actions';
 import { Plays } from './plays';
 

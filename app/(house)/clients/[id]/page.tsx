@@ -6,10 +6,10 @@ import { cache } from 'react';
 import { routeId } from '@/app/route-id';
 import { jobRow } from '@/app/(house)/jobs/job-row';
 import { SILENT, talkWords } from '@/core/advice/talk';
-import { formatMoney } from '@/core/measure/money';
+import { formatMoney, formatSums } from '@/core/measure/money';
 import { formatDay, wallTime } from '@/core/measure/promised-time';
 import { Fact, Facts } from '@/ui/facts';
-import { HistoryChart } from '@/ui/history-chart';
+import { HistoryChart } from '@/ui/when-used';
 import { TicketFigure } from '@/ui/ticket-figure';
 import { RowLink, Table } from '@/ui/list-page';
 import { RemoveButton } from '@/ui/remove-button';
@@ -23,8 +23,7 @@ import {
   unmergeClient,
 } from '../actions';
 import { clientEntryOf } from '../client-entry';
-import { ClientForm } from '../client-form';
-import { MergeClient } from '../merge-client';
+import { ClientForm, MergeClient } from '@/app/(house)/when-used';
 
 /** Of the latest jobs; the list of jobs has all of them. */
 const DONE = 40;
@@ -51,7 +50,6 @@ export default async function ClientPage({ params }: PageProps<'/clients/[id]'>)
   const { workshop, rackets, client, jobs, payments } = await clientAt(id);
   if (!client) notFound();
   const [done, owed] = await Promise.all([jobs.ofClient(id, DONE), payments.owedBy(id)]);
-  const money = (minor: number) => formatMoney(minor, workshop.currency, workshop.locale);
   return (
     <main className="grid gap-10 px-6 py-6 lg:grid-cols-2">
       <div>
@@ -113,12 +111,18 @@ export default async function ClientPage({ params }: PageProps<'/clients/[id]'>)
           <div>
             <h2 className="figure mb-1 text-2xl">Still owed</h2>
             <p className="figure text-3xl">
-              {money(owed.reduce((sum, job) => sum + job.toPayMinor - job.paidMinor, 0))}
+              {formatSums(
+                owed.map(({ toPayMinor, paidMinor, currency }) => ({
+                  minor: toPayMinor - paidMinor,
+                  currency,
+                })),
+                workshop.locale,
+              )}
             </p>
             <p className="label">
-              {owed.map(({ number, toPayMinor, paidMinor }) => (
+              {owed.map(({ number, toPayMinor, paidMinor, currency }) => (
                 <Link key={number} href={`/jobs/${number}`} className="mr-4 underline">
-                  job {number}, {money(toPayMinor - paidMinor)}
+                  job {number}, {formatMoney(toPayMinor - paidMinor, currency, workshop.locale)}
                 </Link>
               ))}
             </p>

@@ -23,7 +23,7 @@ const NAMES: Readonly<Record<ClientField, string>> = {
   notes: 'Notes',
 };
 
-export function ImportForm({ workshopId, known }: ImportFormProps) {
+export function ClientImportForm({ workshopId, known }: ImportFormProps) {
   const awake = useAwake();
   const [text, setText] = useState<string>();
   const [mapping, setMapping] = useState<Mapping<ClientField>>();

@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
 import { openFor } from '@/app/identity/at-work';
 import { sameName } from '@/core/measure/reading';
-import { ImportForm } from './import-form';
+import { ClientImportForm } from '@/app/(house)/when-used';
 
 export const metadata: Metadata = { title: 'Clients from a table' };
 
@@ -16,7 +16,7 @@ export default async function ImportClientsPage() {
         semicolons or tabs, in any of the usual encodings. Say once which column is what; every row
         is answered before anything comes in. Who is here already is left out.
       </p>
-      <ImportForm workshopId={workshop.id} known={(await clients.names()).map(sameName)} />
+      <ClientImportForm workshopId={workshop.id} known={(await clients.names()).map(sameName)} />
     </main>
   );
 }

@@ -3,7 +3,7 @@ import { randomUUID } from 'node:crypto';
 import type { Metadata } from 'next';
 import { addClient, nearClients } from '../actions';
 import { emptyClientEntry } from '../client-entry';
-import { ClientForm } from '../client-form';
+import { ClientForm } from '@/app/(house)/when-used';
 
 export const metadata: Metadata = { title: 'A new client' };
 

@@ -11,7 +11,7 @@ import { LiveDay } from '@/ui/day/live-day';
 import { OneField } from '@/ui/form/one-field';
 import { Link } from '@/ui/link';
 import { RowLink, Table } from '@/ui/list-page';
-import { AddPlayer } from './add-player';
+import { AddPlayer } from '@/app/(house)/when-used';
 import { eventAt, type EventPlayerLine } from './event-at';
 import { addPlayer, allLater, moveCourt, sayCourt } from './players/actions';
 

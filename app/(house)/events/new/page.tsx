@@ -3,7 +3,7 @@ import type { Metadata } from 'next';
 import { openFor } from '@/app/identity/at-work';
 import { addEvent } from '../actions';
 import { newEvent } from '../event-entry';
-import { EventForm } from '../event-form';
+import { EventForm } from '@/app/(house)/when-used';
 
 export const metadata: Metadata = { title: 'New event' };
 

@@ -11,7 +11,7 @@ import { RemoveButton } from '@/ui/remove-button';
 import { RemovedNotice } from '@/ui/removed-notice';
 import { changeFrame, removeFrame, restoreFrame } from '../actions';
 import { frameEntryOf } from '../frame-entry';
-import { FrameForm } from '../frame-form';
+import { FrameForm } from '@/app/(house)/when-used';
 
 /** Asked once for the title and the page. */
 const frameAt = cache(async (id: string) => {

@@ -26,7 +26,7 @@ const sourceOf = (name: string, text: string): Source => ({
 const PASTED = 'pasted text';
 
 /** Looks at the files first, entry by entry; nothing is kept before the button is pressed. */
-export function ImportForm({ workshopId }: { readonly workshopId: string }) {
+export function FrameImportForm({ workshopId }: { readonly workshopId: string }) {
   const router = useRouter();
   const awake = useAwake();
   const [sources, setSources] = useState<readonly Source[]>([]);

@@ -1,6 +1,6 @@
 import { openFor } from '@/app/identity/at-work';
 import type { Metadata } from 'next';
-import { ImportForm } from './import-form';
+import { FrameImportForm } from '@/app/(house)/when-used';
 
 export const metadata: Metadata = { title: 'Frames from files' };
 
@@ -14,7 +14,7 @@ export default async function ImportFramesPage() {
         the open format of <span className="figure">docs/formats</span>. What is wrong is said with
         its line; the sound ones can come in all the same.
       </p>
-      <ImportForm workshopId={workshop.id} />
+      <FrameImportForm workshopId={workshop.id} />
     </main>
   );
 }

@@ -3,7 +3,7 @@ import { randomUUID } from 'node:crypto';
 import type { Metadata } from 'next';
 import { addFrame } from '../actions';
 import { emptyFrameEntry } from '../frame-entry';
-import { FrameForm } from '../frame-form';
+import { FrameForm } from '@/app/(house)/when-used';
 
 export const metadata: Metadata = { title: 'A new frame' };
 

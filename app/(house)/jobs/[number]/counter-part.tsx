@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { openWorkshop } from '@/app/identity/at-work';
 import { issueInvoice } from '@/app/(print)/invoices/actions';
-import { PhotoPanel } from '@/app/(house)/tickets/[number]/inspect/photo-panel';
+import { PhotoPanel, PaymentForm } from '@/app/(house)/when-used';
 import { may } from '@/core/house/policy';
 import { formatMoney, moneyFigure } from '@/core/measure/money';
 import { dayAt, formatDay, wallTime } from '@/core/measure/promised-time';
@@ -13,7 +13,6 @@ import { Link } from '@/ui/link';
 import { Press } from '@/ui/press';
 import { collect, takePayment, withdrawLink, writeToClient } from './actions';
 import { IssueButton } from './issue-button';
-import { PaymentForm } from './payment-form';
 
 const letterWords = ({ kind, toAddress, sentAt, failure, given }: Letter, day: string): string =>
   sentAt

@@ -32,10 +32,10 @@ import { may } from '@/core/house/policy';
 import { correctRecord } from './actions';
 import { inspectionWords } from '@/core/counter/inspection';
 import { drawingOf } from './drawing';
-import { CorrectionForm } from './correction-form';
+import { CorrectionForm } from '@/app/(house)/when-used';
 import { CounterPart } from './counter-part';
 import { handsWords } from '@/core/record/hands';
-import { StrungBed } from '@/ui/bed/strung-bed';
+import { StrungBed } from '@/ui/when-used';
 import { Fact, Facts } from '@/ui/facts';
 
 /** Asked once for the title and the page. */

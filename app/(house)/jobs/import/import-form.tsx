@@ -39,7 +39,7 @@ type Opened =
   | { readonly table: string }
   | { readonly text: string; readonly documents: readonly JobDocument[] };
 
-export function ImportForm({ workshopId, known, currency, unit, today }: ImportFormProps) {
+export function JobImportForm({ workshopId, known, currency, unit, today }: ImportFormProps) {
   const awake = useAwake();
   const [opened, setOpened] = useState<Opened>();
   const [mapping, setMapping] = useState<Mapping<JobField>>();

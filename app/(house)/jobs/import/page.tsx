@@ -2,7 +2,7 @@ import type { Metadata } from 'next';
 import { openFor } from '@/app/identity/at-work';
 import { dayAt } from '@/core/measure/promised-time';
 import { sameJob } from '@/formats/job-import';
-import { ImportForm } from './import-form';
+import { JobImportForm } from '@/app/(house)/when-used';
 
 export const metadata: Metadata = { title: 'Jobs from elsewhere' };
 
@@ -22,7 +22,7 @@ export default async function ImportJobsPage() {
         The documents that Jobs on record takes out come in whole, with their numbers and records,
         and their frames with them. Money stays with the books that took it.
       </p>
-      <ImportForm
+      <JobImportForm
         workshopId={workshop.id}
         known={known.map(sameJob)}
         currency={workshop.currency}

@@ -15,7 +15,6 @@ export async function GET(request: NextRequest) {
     ...job,
     day: dayAt(job.closedAt, workshop.timeZone),
     collected: job.collectedAt && dayAt(job.collectedAt, workshop.timeZone),
-    currency: workshop.currency,
   });
   let last = 0;
   const body = new ReadableStream<Uint8Array>({

@@ -6,24 +6,23 @@ import { cache } from 'react';
 import { routeId } from '@/app/route-id';
 import { formatDay, formatWall, wallTime } from '@/core/measure/promised-time';
 import { SILENT, talkWords } from '@/core/advice/talk';
-import { HistoryChart } from '@/ui/history-chart';
+import { HistoryChart } from '@/ui/when-used';
 import { RowLink, Table } from '@/ui/list-page';
 import { TicketFigure } from '@/ui/ticket-figure';
 import { RemoveButton } from '@/ui/remove-button';
 import { RemovedNotice } from '@/ui/removed-notice';
-import { PhotoPanel } from '@/app/(house)/tickets/[number]/inspect/photo-panel';
+import { PhotoPanel, RacketForm, GiveRacket } from '@/app/(house)/when-used';
 import { nearClients } from '@/app/(house)/clients/actions';
 import { racketAgeing } from '@/app/racket-ageing';
 import { courtLine, NOTHING_SAID } from '@/core/ageing/court';
 import { COME_BACK_WORDS } from '@/core/ageing/comes-back';
 import { lossWords } from '@/core/ageing/bed-today';
-import { formatMoney } from '@/core/measure/money';
+import { formatSums } from '@/core/measure/money';
+import { countWords } from '@/core/terms/count-words';
 import { Fact, Facts } from '@/ui/facts';
 import { changeRacket, giveRacket, removeRacket, restoreRacket } from '../actions';
-import { GiveRacket } from '../give-racket';
 import { may } from '@/core/house/policy';
 import { EarlierJobs } from '../earlier-jobs';
-import { RacketForm } from '../racket-form';
 import { strungBefore } from '../strung-before';
 
 /** Asked once for the title and the page. */
@@ -68,10 +67,15 @@ export default async function RacketPage({ params }: PageProps<'/rackets/[id]'>)
     elsewhereOn: racket.elsewhereOn,
     today: now.slice(0, 10),
   })?.today;
-  const spent = history.reduce(
-    (sum, { record, toPayMinor, labourMinor, stringMinor }) =>
-      record ? sum + (toPayMinor ?? (labourMinor ?? 0) + (stringMinor ?? 0)) : sum,
-    0,
+  const spent = history.flatMap(({ record, toPayMinor, labourMinor, stringMinor }) =>
+    record
+      ? [
+          {
+            minor: toPayMinor ?? (labourMinor ?? 0) + (stringMinor ?? 0),
+            currency: record.price?.currency ?? workshop.currency,
+          },
+        ]
+      : [],
   );
   return (
     <main className="grid gap-10 px-6 py-6 lg:grid-cols-[1fr_1.4fr]">
@@ -176,8 +180,9 @@ export default async function RacketPage({ params }: PageProps<'/rackets/[id]'>)
               {formatDay(bed.due.day)}
             </Fact>
             <Fact name="Strung here">
-              {history.filter(({ record }) => record).length} times,{' '}
-              {formatMoney(spent, workshop.currency, workshop.locale)} in all
+              {spent.length === 0
+                ? 'not yet'
+                : `${countWords(spent.length, 'time')}, ${formatSums(spent, workshop.locale)} in all`}
             </Fact>
           </Facts>
         )}

@@ -10,7 +10,7 @@ import { RemoveButton } from '@/ui/remove-button';
 import { RemovedNotice } from '@/ui/removed-notice';
 import { changeString, removeString, restoreString } from '../actions';
 import { stringEntryOf } from '@/core/strings/string-facts';
-import { StringForm } from '../string-form';
+import { StringForm } from '@/app/(house)/when-used';
 
 /** Asked once for the title and the page. */
 const stringAt = cache(async (id: string) => {

@@ -1,6 +1,6 @@
 import { openFor } from '@/app/identity/at-work';
 import type { Metadata } from 'next';
-import { TableForm } from './table-form';
+import { TableForm } from '@/app/(house)/when-used';
 
 export const metadata: Metadata = { title: 'Strings from a table' };
 

@@ -3,7 +3,7 @@ import { randomUUID } from 'node:crypto';
 import type { Metadata } from 'next';
 import { addString } from '../actions';
 import { emptyStringEntry } from '@/core/strings/string-facts';
-import { StringForm } from '../string-form';
+import { StringForm } from '@/app/(house)/when-used';
 
 export const metadata: Metadata = { title: 'A new string' };
 

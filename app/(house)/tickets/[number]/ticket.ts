@@ -2,6 +2,7 @@ import { openWorkshop } from '@/app/identity/at-work';
 import { notFound } from 'next/navigation';
 import { cache } from 'react';
 import { routeNumber } from '@/app/route-id';
+import { workedOutOnce } from '@/app/worked-out-once';
 import { stopsTicket } from '@/core/counter/inspection';
 import { lastJobOf } from '@/core/record/last-job';
 import type { LastJob } from '@/core/advice/rule';
@@ -21,6 +22,7 @@ import type { Client } from '@/db/clients';
 import type { Frame } from '@/db/frames';
 import type { Machine } from '@/db/machines';
 import type { StringRow } from '@/db/strings';
+import type { Sport } from '@/core/terms/sport';
 import type { ListedTicket } from '@/db/tickets';
 import { type Workshop } from '@/db/workshop';
 
@@ -148,6 +150,9 @@ export const jobString = ({ string, gaugeMm, supplied }: Setup['mains']): JobStr
   stretch: string.stretch,
 });
 
+/** Every station of a ticket, the shelf and the bench ask for the same job. */
+const settledJob = workedOutOnce(40, jobOf);
+
 /** The job as its stations have settled it, with what past jobs teach; nothing while one before the bench is open. */
 export const jobAt = cache(async (number: number): Promise<Job | undefined> => {
   const open = await findTicket(number);
@@ -156,7 +161,7 @@ export const jobAt = cache(async (number: number): Promise<Job | undefined> => {
   // A cracked racket is no job until its owner has written that it is to be one.
   if (stopsTicket(ticket.inspection)) return undefined;
   if (!study?.bed || !setup || !choice || !ticket.cutFrom) return undefined;
-  return jobOf({
+  return settledJob({
     bed: study.bed,
     mains: jobString(setup.mains),
     crosses: jobString(setup.crosses),
@@ -172,14 +177,12 @@ export const jobAt = cache(async (number: number): Promise<Job | undefined> => {
   });
 });
 
-const learntOn = cache(async ({ id, sport }: Frame): Promise<Learnt> => {
-  const { tickets } = await openWorkshop();
-  return learnFrom(await tickets.pastPieces(sport), id);
-});
+/** Asked once for all tickets of a page. */
+const pastPieces = cache(async (sport: Sport) => (await openWorkshop()).tickets.pastPieces(sport));
 
 /** What past jobs teach about the next cut on this ticket's frame. */
 export const learntFor = async ({ frame }: Pick<FoundTicket, 'frame'>): Promise<Learnt> =>
-  frame ? learntOn(frame) : {};
+  frame ? learnFrom(await pastPieces(frame.sport), frame.id) : {};
 
 /** The job before this one on the same racket, as its record has it. */
 export async function lastJobOn({ ticket }: OpenTicket): Promise<LastJob | undefined> {

@@ -6,7 +6,7 @@ import { Link } from '@/ui/link';
 import { USUAL_HOUSE } from '@/core/house/house-rules';
 import { saveHouseRules } from '../actions';
 import { houseEntryOf } from './house-entry';
-import { HouseForm } from './house-form';
+import { HouseForm } from '@/app/(house)/when-used';
 
 export const metadata: Metadata = { title: 'House rules' };
 

@@ -5,10 +5,8 @@ import { USUAL_TEMPLATES } from '@/core/papers/messages';
 import { rateWords } from '@/core/papers/invoice';
 import { formatMoney } from '@/core/measure/money';
 import { addItem, changeItem, removeItem, savePapers, saveTemplates } from './actions';
-import { ItemForm } from './item-form';
+import { ItemForm, PapersForm, TemplatesForm } from '@/app/(house)/when-used';
 import { itemEntryOf, papersEntryOf } from './papers-entry';
-import { PapersForm } from './papers-form';
-import { TemplatesForm } from './templates-form';
 
 export const metadata: Metadata = { title: 'Papers and prices' };
 

@@ -16,12 +16,11 @@ import {
   takeBack,
   trustThisDevice,
 } from './actions';
-import { AddPerson } from './add-person';
-import { TrustDevice } from './trust-device';
+import { AddPerson, TrustDevice } from '@/app/(house)/when-used';
 import { MemberRow } from './member-row';
 
 /** So far back is counted what each has strung. */
-const STRUNG_DAYS = 90;
+const STRUNG_DAYS = 30;
 
 export const metadata: Metadata = { title: 'People' };
 

@@ -7,7 +7,7 @@ import { invoiceTotals, rateWords } from '@/core/papers/invoice';
 import { Link } from '@/ui/link';
 import { PrintButton } from '../../print-button';
 import { creditInvoice } from '../actions';
-import { CreditForm } from '../credit-form';
+import { CreditForm } from '@/app/(print)/when-used';
 import { invoiceAt } from '../invoice-at';
 
 export const metadata: Metadata = { title: 'Invoice' };

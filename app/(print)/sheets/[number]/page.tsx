@@ -25,7 +25,7 @@ import {
   orderWords,
   PIECE_WORDS,
 } from '@/core/cut/wording';
-import { BedDrawing } from '@/ui/bed/bed-drawing';
+import { BedDrawing } from '@/ui/when-used';
 import { BedKey } from '@/ui/bed/bed-key';
 import { Cautions } from '@/ui/cautions';
 import { Fact, Facts } from '@/ui/facts';

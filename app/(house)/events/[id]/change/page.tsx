@@ -6,7 +6,7 @@ import { Link } from '@/ui/link';
 import { RemoveButton } from '@/ui/remove-button';
 import { changeEvent, removeEvent, restoreEvent } from '../../actions';
 import { eventEntryOf } from '../../event-entry';
-import { EventForm } from '../../event-form';
+import { EventForm } from '@/app/(house)/when-used';
 
 export const metadata: Metadata = { title: 'An event' };
 

@@ -10,7 +10,7 @@ import { usualJobOn } from '@/core/load/usual-job';
 import { stringInWay } from '@/core/load/ways';
 import { Cautions } from '@/ui/cautions';
 import { Link } from '@/ui/link';
-import { LoadDesk } from '@/ui/load/load-desk';
+import { LoadDesk } from '@/ui/when-used';
 import { loadView } from '@/workers/load-view';
 
 export const metadata: Metadata = { title: 'Under load' };

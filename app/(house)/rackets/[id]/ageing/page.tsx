@@ -17,10 +17,8 @@ import { Table } from '@/ui/list-page';
 import { Press } from '@/ui/press';
 import { addReading, liesIn, removeReading, strungElsewhere } from './actions';
 import { HeatChoice } from './heat-choice';
-import { MainsPanel } from './mains-panel';
+import { MainsPanel, ReadingForm, TapPanel } from '@/app/(house)/when-used';
 import { RacketHead } from '../racket-head';
-import { ReadingForm } from './reading-form';
-import { TapPanel } from './tap-panel';
 
 export const metadata: Metadata = { title: 'How it ages' };
 

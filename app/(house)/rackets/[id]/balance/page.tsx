@@ -13,10 +13,9 @@ import type { StringRow } from '@/db/strings';
 import { Table } from '@/ui/list-page';
 import { RacketHead } from '../racket-head';
 import { putOn, weighRacket } from './actions';
-import { BalanceForm } from './balance-form';
+import { BalanceForm, WantedPanel, StringPanel } from '@/app/(house)/when-used';
 import { balanceEntryOf } from './balance-entry';
-import { StringPanel, type StringChoice } from './string-panel';
-import { WantedPanel } from './wanted-panel';
+import { type StringChoice } from './string-panel';
 
 export const metadata: Metadata = { title: 'Mass and balance' };
 

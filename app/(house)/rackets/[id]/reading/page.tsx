@@ -14,7 +14,7 @@ import { Table } from '@/ui/list-page';
 import { Press } from '@/ui/press';
 import { RacketHead } from '../racket-head';
 import { keepReading, takeBackReading } from './actions';
-import { ReadingDesk } from './reading-desk';
+import { ReadingDesk } from '@/app/(house)/when-used';
 
 export const metadata: Metadata = { title: 'Reading the bed' };
 

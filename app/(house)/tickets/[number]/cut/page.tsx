@@ -5,7 +5,7 @@ import { Link } from '@/ui/link';
 import { Waits } from '../waits';
 import { saveCut } from './actions';
 import { remnantText } from './cut-entry';
-import { CutForm } from './cut-form';
+import { CutForm } from '@/app/(house)/when-used';
 import { stationTitle } from '../station-title';
 
 export const generateMetadata = stationTitle('Cut');

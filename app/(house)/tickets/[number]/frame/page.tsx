@@ -2,15 +2,14 @@ import { openFor } from '@/app/identity/at-work';
 import { Link } from '@/ui/link';
 import { changeFrame, enterFrameForRacket, pickFrameForRacket } from '@/app/(house)/frames/actions';
 import { emptyFrameEntry, frameEntryOf } from '@/app/(house)/frames/frame-entry';
-import { FrameForm } from '@/app/(house)/frames/frame-form';
-import { BedDrawing } from '@/ui/bed/bed-drawing';
+import { FrameForm, FromLibrary } from '@/app/(house)/when-used';
+import { BedDrawing } from '@/ui/when-used';
 import { BedKey } from '@/ui/bed/bed-key';
 import { Assumed, Cautions } from '@/ui/cautions';
 import { FrameFacts } from '@/ui/frame/frame-facts';
 import { LookChart } from '@/ui/frame/look-chart';
 import { Proposals } from '@/ui/frame/proposals';
 import { openTicket } from '../ticket';
-import { FromLibrary } from './from-library';
 import { stationTitle } from '../station-title';
 
 export const generateMetadata = stationTitle('Frame');

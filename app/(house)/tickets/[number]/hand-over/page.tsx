@@ -12,10 +12,9 @@ import { stationsOf, type Station } from '../stations';
 import { jobAt, openTicket, type OpenTicket } from '../ticket';
 import { Waits } from '../waits';
 import { closeJob } from './actions';
-import { HandOverForm } from './hand-over-form';
+import { HandOverForm, LastLookForm } from '@/app/(house)/when-used';
 import { may } from '@/core/house/policy';
 import { keepLastLook } from '../last-look/actions';
-import { LastLookForm } from '../last-look/last-look-form';
 import { LookWords } from '../last-look/look-words';
 import { stationTitle } from '../station-title';
 

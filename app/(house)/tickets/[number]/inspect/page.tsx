@@ -7,10 +7,8 @@ import { Fact, Facts } from '@/ui/facts';
 import { stationTitle } from '../station-title';
 import { openTicket } from '../ticket';
 import { keepExtraWork, keepInspection, removePhoto, restorePhoto } from './actions';
-import { ExtraForm } from './extra-form';
+import { ExtraForm, InspectionForm, PhotoPanel } from '@/app/(house)/when-used';
 import { extraEntryOf, inspectionEntryOf } from './inspect-entry';
-import { InspectionForm } from './inspection-form';
-import { PhotoPanel } from './photo-panel';
 
 export const generateMetadata = stationTitle('Inspect');
 

@@ -4,7 +4,7 @@ import { Link } from '@/ui/link';
 import { stationTitle } from '../station-title';
 import { openTicket } from '../ticket';
 import { keepLastLook } from './actions';
-import { LastLookForm } from './last-look-form';
+import { LastLookForm } from '@/app/(house)/when-used';
 import { LookWords } from './look-words';
 import { Lessons } from './lessons';
 

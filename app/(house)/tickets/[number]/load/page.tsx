@@ -3,13 +3,13 @@ import { questionOf } from '@/core/bench/job';
 import { stringInWay } from '@/core/load/ways';
 import { signedFigure } from '@/core/measure/figures';
 import { Cautions } from '@/ui/cautions';
-import { LoadDesk } from '@/ui/load/load-desk';
+import { LoadDesk } from '@/ui/when-used';
 import { loadView } from '@/workers/load-view';
 import { stationTitle } from '../station-title';
 import { houseOf, jobAt, openTicket } from '../ticket';
 import { Waits } from '../waits';
 import { measureHoop } from './actions';
-import { CalipersForm } from './calipers-form';
+import { CalipersForm } from '@/app/(house)/when-used';
 import { loadTrust, outOfShape } from './hoop-of';
 
 export const generateMetadata = stationTitle('Under load');

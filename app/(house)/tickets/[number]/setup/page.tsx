@@ -11,7 +11,7 @@ import { crossesEndOf } from '../load/hoop-of';
 import { Waits } from '../waits';
 import { saveSetup } from './actions';
 import type { SetupEntry } from './setup-entry';
-import { SetupForm } from './setup-form';
+import { SetupForm } from '@/app/(house)/when-used';
 import { talkEntryOf } from './talk-entry';
 import { stationTitle } from '../station-title';
 

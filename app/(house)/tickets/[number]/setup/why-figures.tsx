@@ -1,7 +1,8 @@
 import { Link } from '@/ui/link';
 import type { TensionUnit } from '@/core/measure/units';
 import { TickField } from '@/ui/form/bound';
-import { HistoryChart, type StrungBefore } from '@/ui/history-chart';
+import { HistoryChart } from '@/ui/when-used';
+import { type StrungBefore } from '@/ui/history-chart';
 import { StaircaseView } from './staircase-view';
 import type { SetupState } from './use-setup';
 

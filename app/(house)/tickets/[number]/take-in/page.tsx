@@ -1,16 +1,15 @@
 import { openFor } from '@/app/identity/at-work';
 import { changeAsked } from '@/app/(house)/take-in/actions';
-import { AskedForm } from '@/app/(house)/take-in/asked-form';
+import { AskedForm, WithdrawForm } from '@/app/(house)/when-used';
 import { setHereFrom } from '@/app/(house)/day/actions';
 import { NOTHING_SAID } from '@/core/ageing/court';
 import { formatDay, wallTime } from '@/core/measure/promised-time';
 import { PAPER_NAMES } from '@/core/papers/paper';
-import { HowItPlayed } from '@/ui/court/how-it-played';
+import { HowItPlayed } from '@/ui/when-used';
 import { Link } from '@/ui/link';
 import { OneField } from '@/ui/form/one-field';
 import { Fact, Facts } from '@/ui/facts';
 import { withdraw } from '../life/actions';
-import { WithdrawForm } from '../life/withdraw-form';
 import { openTicket } from '../ticket';
 import { sayAtTheCounter } from './actions';
 import { stationTitle } from '../station-title';

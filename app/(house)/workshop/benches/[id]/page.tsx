@@ -6,7 +6,7 @@ import { Link } from '@/ui/link';
 import { RemoveButton } from '@/ui/remove-button';
 import { changeBench, removeBench, restoreBench } from '../actions';
 import { benchEntryOf } from '../bench-entry';
-import { BenchForm } from '../bench-form';
+import { BenchForm } from '@/app/(house)/when-used';
 
 export const metadata: Metadata = { title: 'Bench' };
 

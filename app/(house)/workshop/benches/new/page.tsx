@@ -3,7 +3,7 @@ import type { Metadata } from 'next';
 import { openFor } from '@/app/identity/at-work';
 import { addBench } from '../actions';
 import { NEW_BENCH } from '../bench-entry';
-import { BenchForm } from '../bench-form';
+import { BenchForm } from '@/app/(house)/when-used';
 
 export const metadata: Metadata = { title: 'New bench' };
 

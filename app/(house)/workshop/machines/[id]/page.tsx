@@ -20,9 +20,8 @@ import {
   restoreCheck,
   restoreMachine,
 } from '../actions';
-import { CheckForm } from '../check-form';
+import { CheckForm, MachineForm } from '@/app/(house)/when-used';
 import { machineEntryOf } from '../machine-entry';
-import { MachineForm } from '../machine-form';
 
 export const metadata: Metadata = { title: 'Machine' };
 

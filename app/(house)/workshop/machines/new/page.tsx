@@ -3,7 +3,7 @@ import { randomUUID } from 'node:crypto';
 import type { Metadata } from 'next';
 import { addMachine } from '../actions';
 import { NEW_MACHINE } from '../machine-entry';
-import { MachineForm } from '../machine-form';
+import { MachineForm } from '@/app/(house)/when-used';
 
 export const metadata: Metadata = { title: 'New machine' };
 

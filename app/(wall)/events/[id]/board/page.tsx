@@ -4,7 +4,7 @@ import { eventAt, type EventPlayerLine } from '@/app/(house)/events/[id]/event-a
 import { openFor } from '@/app/identity/at-work';
 import { boardName, STATES, type RacketState } from '@/core/tournament/board';
 import { LiveDay } from '@/ui/day/live-day';
-import { Clock } from './clock';
+import { Clock } from '@/app/(wall)/when-used';
 
 export const metadata: Metadata = { title: 'Board' };
 

@@ -16,8 +16,7 @@ import { TicketFigure } from '@/ui/ticket-figure';
 import { eventAt, handedOver } from '../../event-at';
 import { bagIn, changePlayer, removePlayer, restorePlayer } from '../actions';
 import { MOST_IN_BAG, playerEntryOf } from '../player-entry';
-import { BagForm } from './bag-form';
-import { PlayerForm } from './player-form';
+import { BagForm, PlayerForm } from '@/app/(house)/when-used';
 
 export const metadata: Metadata = { title: 'Player' };
 
