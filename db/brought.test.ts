@@ -2,6 +2,7 @@
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { sql } from 'drizzle-orm';
+import type { JobBooks } from '@/core/papers/payment';
 import { newtons } from '@/core/measure/units';
 import { drawnOf } from '@/core/record/drawn';
 import type { EarlierJob } from '@/core/record/earlier-job';
@@ -9,9 +10,11 @@ import { readQuestion } from '@/core/record/question';
 import { frameSpec } from '@/core/testing/frame-spec';
 import { recordOf } from '@/core/testing/records';
 import { usual } from '@/core/testing/usual';
+import type { BroughtRecord } from './brought';
 import { feedAt } from './calendar-feeds';
 import type { OpenDatabase } from './connection';
 import { people } from './doors-schema';
+import { payments } from './papers-schema';
 import { newWorkshop, openTestDatabase } from './testing';
 import { recordsOf } from './workshop';
 
@@ -111,6 +114,14 @@ describe('closed jobs', () => {
   it('go out of one workshop and into an empty one, and are equal there', async () => {
     const shop = await newWorkshop(open.db);
     const [clientId, frameId] = [randomUUID(), randomUUID()];
+    const line = {
+      what: 'labour',
+      text: 'Stringing',
+      quantity: 1,
+      unitMinor: 2700,
+      taxBp: 0,
+    } as const;
+    const price = { currency: 'EUR', taxIncluded: true, lines: [line] };
     await shop.clients.add(
       { name: 'Ada Brill', contact: 'a@court.example', tensionUnit: null, notes: '' },
       clientId,
@@ -129,21 +140,55 @@ describe('closed jobs', () => {
         stringMinor: 900,
         toPayMinor: 2700,
         collectedAt: null,
-        record: recordOf({ remarks }),
+        record: recordOf({ remarks, price }),
         drawn: drawnOf(usual.job),
       });
     }
+    const [first] = await shop.tickets.ofRacket(racket.id);
+    for (const [day, amountMinor] of [
+      ['2026-02-03', 2000],
+      ['2026-02-05', 200],
+    ] as const)
+      await open.db.insert(payments).values({
+        id: randomUUID(),
+        workshopId: shop.id,
+        ticketId: first?.id ?? '',
+        day,
+        way: 'cash',
+        amountMinor,
+        note: '',
+      });
     const out = await shop.brought.recordsAfter(0, 100);
+    expect(out.at(-1)?.books).toMatchObject({
+      currency: 'EUR',
+      toPayMinor: 2700,
+      collected: null,
+      payments: [{ amountMinor: 2000 }, { amountMinor: 200 }],
+    });
     expect(out.map(({ record }) => record.remarks)).toEqual(['notched', 'new grommets', '']);
     const empty = await newWorkshop(open.db);
     await inside(empty.id, ({ brought }) => brought.bringRecords(out, goOn));
     expect(await empty.brought.recordsAfter(0, 100)).toEqual(out);
     expect(await empty.brought.recordsAfter(1, 1)).toEqual(out.slice(1, 2));
-    // Its frame came with it, nothing is owed, and the next ticket has the next number.
+    // Its frame came with it, what is owed is owed here too, and the next ticket has the next number.
     const [known] = await empty.rackets.find('');
     expect(known).toMatchObject({ clientName: 'Ada Brill', frameName: 'Threllan 100', mark: 'A1' });
     expect(known?.frameId).not.toBeNull();
-    expect(await empty.payments.owedBy(known?.clientId ?? '')).toEqual([]);
+    const owed = async (of: typeof empty, client: string) =>
+      (await of.payments.owedBy(client)).map(({ toPayMinor, paidMinor }) => toPayMinor - paidMinor);
+    expect(await owed(empty, known?.clientId ?? '')).toEqual([2700, 2700, 500]);
+    expect(await empty.payments.between('2026-02-03', '2026-02-03')).toHaveLength(1);
+    // Without its books nothing is owed; prices in another currency than the workshop's would be read wrongly.
+    for (const books of [undefined, { ...(out[0]?.books as JobBooks), currency: 'JPY' }]) {
+      const other = await newWorkshop(open.db);
+      const [job] = out;
+      if (job)
+        await inside(other.id, ({ brought }) =>
+          brought.bringRecords([{ ...job, books } as BroughtRecord], goOn),
+        );
+      const [theirs] = await other.rackets.find('');
+      expect(await owed(other, theirs?.clientId ?? '')).toEqual([]);
+    }
     const next = await empty.tickets.add(randomUUID(), {
       racketId: known?.id ?? '',
       promised: '2030-01-01T18:00',

@@ -1,12 +1,15 @@
 /** What comes in from elsewhere in one piece: jobs of before, and closed jobs with their records. */
 import { randomUUID } from 'node:crypto';
-import { and, count, desc, eq, inArray, isNull, sql } from 'drizzle-orm';
+import { and, asc, count, desc, eq, inArray, isNull, sql } from 'drizzle-orm';
 import { sameName } from '@/core/measure/reading';
 import { wallTime } from '@/core/measure/promised-time';
+import { paidMinor, type JobBooks } from '@/core/papers/payment';
 import type { EarlierJob } from '@/core/record/earlier-job';
 import type { JobRecord } from '@/core/record/record';
 import type { Connection } from './connection';
 import { earlierJobs } from './earlier-schema';
+import { payments } from './papers-schema';
+import { jobCurrency } from './jobs';
 import { addMany, holdWorkshop, inPieces } from './saving';
 import { clients, frames, rackets, tickets, workshops } from './schema';
 
@@ -16,11 +19,14 @@ export interface BroughtRecord {
   readonly number: number;
   readonly closedAt: Date;
   readonly record: JobRecord;
+  /** Where they were taken out with it. */
+  readonly books?: JobBooks;
 }
 
 /** Told after each piece, with how many are in; what it throws undoes all of them. */
 export type GoOn = (done: number) => void | Promise<void>;
 
+const instantOf = (text: string | null): Date | null => (text === null ? null : new Date(text));
 const keyOf = (...parts: readonly string[]): string => parts.map(sameName).join('|');
 
 export function broughtOf(db: Connection, workshopId: string) {
@@ -183,11 +189,12 @@ export function broughtOf(db: Connection, workshopId: string) {
     },
 
     /**
-     * Adds closed jobs with their records, and the clients, rackets and frames that are not here yet. Money stays with
-     * the books that took it: nothing is owed for them. Call it inside a transaction.
+     * Adds closed jobs with their records, and the clients, rackets and frames that are not here yet. What they cost and
+     * what was paid comes with them where it was taken out too, in a currency that can be told; else nothing is owed for
+     * them. Call it inside a transaction.
      */
     async bringRecords(rows: readonly BroughtRecord[], goOn: GoOn): Promise<void> {
-      const { timeZone } = await holdWorkshop(db, workshopId);
+      const { timeZone, currency } = await holdWorkshop(db, workshopId);
       const frameIds = await libraryFrames();
       const newFrames = new Map<string, typeof frames.$inferInsert>();
       for (const { record } of rows) {
@@ -215,10 +222,25 @@ export function broughtOf(db: Connection, workshopId: string) {
       );
       let done = 0;
       for (const piece of inPieces(rows)) {
+        const paid: (typeof payments.$inferInsert)[] = [];
         await db.insert(tickets).values(
-          piece.map(({ number, closedAt, record }) => {
+          piece.map(({ number, closedAt, record, books }) => {
             const { setup, plan, racket, client } = record;
+            const id = randomUUID();
+            const told =
+              books?.currency === (record.price?.currency ?? currency) ? books : undefined;
+            // What is paid is shared out over the lines of a price: without one nothing was to be paid.
+            const priced = record.price ? told : undefined;
+            for (const payment of priced?.payments ?? [])
+              paid.push({ ...payment, id: randomUUID(), workshopId, ticketId: id });
             return {
+              id,
+              ...(told && {
+                labourMinor: told.labourMinor,
+                stringMinor: told.stringMinor,
+                toPayMinor: priced?.toPayMinor ?? null,
+                paidMinor: paidMinor(priced?.payments ?? []),
+              }),
               workshopId,
               number,
               requestKey: randomUUID(),
@@ -238,11 +260,12 @@ export function broughtOf(db: Connection, workshopId: string) {
               cutFrom: plan.cutFrom,
               remnantsMm: [...plan.remnantsMm],
               closedAt,
-              collectedAt: closedAt,
+              collectedAt: books ? instantOf(books.collected) : closedAt,
               record,
             };
           }),
         );
+        await addMany(db, payments, paid);
         done += piece.length;
         await goOn(done);
       }
@@ -257,7 +280,17 @@ export function broughtOf(db: Connection, workshopId: string) {
     /** Closed jobs as they are taken out together, by number, from the one after `after` on. */
     async recordsAfter(after: number, limit: number): Promise<BroughtRecord[]> {
       const rows = await db
-        .select({ number: tickets.number, closedAt: tickets.closedAt, record: tickets.record })
+        .select({
+          id: tickets.id,
+          number: tickets.number,
+          closedAt: tickets.closedAt,
+          record: tickets.record,
+          currency: jobCurrency(workshopId),
+          labourMinor: tickets.labourMinor,
+          stringMinor: tickets.stringMinor,
+          toPayMinor: tickets.toPayMinor,
+          collectedAt: tickets.collectedAt,
+        })
         .from(tickets)
         .where(
           and(
@@ -268,8 +301,42 @@ export function broughtOf(db: Connection, workshopId: string) {
         )
         .orderBy(tickets.number)
         .limit(limit);
-      return rows.flatMap(({ number, closedAt, record }) =>
-        closedAt && record ? [{ number, closedAt, record }] : [],
+      const paid = await db
+        .select({
+          ticketId: payments.ticketId,
+          day: payments.day,
+          way: payments.way,
+          amountMinor: payments.amountMinor,
+          note: payments.note,
+        })
+        .from(payments)
+        .where(
+          and(
+            eq(payments.workshopId, workshopId),
+            inArray(
+              payments.ticketId,
+              rows.map(({ id }) => id),
+            ),
+          ),
+        )
+        .orderBy(asc(payments.day), asc(payments.at), asc(payments.id));
+      return rows.flatMap(({ id, number, closedAt, record, collectedAt, ...books }) =>
+        closedAt && record
+          ? [
+              {
+                number,
+                closedAt,
+                record,
+                books: {
+                  ...books,
+                  collected: collectedAt && collectedAt.toISOString(),
+                  payments: paid.flatMap(({ ticketId, ...payment }) =>
+                    ticketId === id ? [payment] : [],
+                  ),
+                },
+              },
+            ]
+          : [],
       );
     },
   };

@@ -4,6 +4,7 @@ import { jobOf, type Job } from '@/core/bench/job';
 import { studyFrame } from '@/core/frame/bed';
 import { USUAL_HOUSE } from '@/core/house/house-rules';
 import { USUAL_MACHINE } from '@/core/house/machine';
+import { jobBooksSchema, type JobBooks } from '@/core/papers/payment';
 import { jobRecordSchema, type JobRecord } from '@/core/record/record';
 import { formatTicket } from '@/core/measure/units';
 import { failure, success, type Result } from '@/core/terms/result';
@@ -17,6 +18,11 @@ const jobDocumentSchema = z
     number: z.number().int().min(1),
     handedOver: z.iso.datetime().describe('When its ticket was closed, UTC.'),
     record: jobRecordSchema.describe('Lengths in mm, pulls in N, money in minor units.'),
+    books: jobBooksSchema
+      .optional()
+      .describe(
+        'What it cost, what was paid of it and when it was collected; money in minor units.',
+      ),
   })
   .describe('A closed job.');
 
@@ -28,11 +34,17 @@ export const jobJsonSchema = (): object => ({
   ...z.toJSONSchema(jobDocumentSchema, { io: 'input' }),
 });
 
-export const jobDocument = (number: number, closedAt: Date, record: JobRecord): JobDocument => ({
+export const jobDocument = (
+  number: number,
+  closedAt: Date,
+  record: JobRecord,
+  books?: JobBooks,
+): JobDocument => ({
   format: JOB_FORMAT,
   number,
   handedOver: closedAt.toISOString(),
   record,
+  ...(books && { books }),
 });
 
 /** Reads a document, or says which part of it is wrong. */

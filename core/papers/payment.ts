@@ -1,4 +1,5 @@
 /** What was paid, how, and what is still owed. Nothing counts as paid that nobody marked. */
+import { z } from 'zod';
 import { totalsOf, type JobPrice } from '../counter/price';
 import { formatMoney, shareOut } from '../measure/money';
 
@@ -10,6 +11,28 @@ export interface Payment {
   /** Below zero where it was given back. */
   readonly amountMinor: number;
 }
+
+/** What a job was priced at and what was paid of it, as it goes from one house to another. */
+export const jobBooksSchema = z.strictObject({
+  currency: z.string().regex(/^[A-Z]{3}$/),
+  labourMinor: z.number().int().min(0).nullable(),
+  stringMinor: z.number().int().min(0).nullable(),
+  /** Null for a job of before payments were kept, of which nothing is owed. */
+  toPayMinor: z.number().int().min(0).nullable(),
+  /** When it was collected, UTC; null while it waits. */
+  collected: z.iso.datetime().nullable(),
+  payments: z
+    .array(
+      z.strictObject({
+        day: z.iso.date(),
+        way: z.enum(PAY_WAYS),
+        amountMinor: z.number().int(),
+        note: z.string().max(400),
+      }),
+    )
+    .max(200),
+});
+export type JobBooks = z.infer<typeof jobBooksSchema>;
 
 const sum = (values: readonly number[]): number => values.reduce((all, each) => all + each, 0);
 

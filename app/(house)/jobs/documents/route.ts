@@ -16,7 +16,9 @@ export async function GET() {
         stream.enqueue(
           Buffer.from(
             jobDocumentLines(
-              piece.map(({ number, closedAt, record }) => jobDocument(number, closedAt, record)),
+              piece.map(({ number, closedAt, record, books }) =>
+                jobDocument(number, closedAt, record, books),
+              ),
             ),
           ),
         );

@@ -20,7 +20,7 @@ export default async function ImportJobsPage() {
       </p>
       <p className="label mb-4 max-w-prose">
         The documents that Jobs on record takes out come in whole, with their numbers and records,
-        and their frames with them. Money stays with the books that took it.
+        and their frames with them. What they cost and what was paid comes with them.
       </p>
       <JobImportForm
         workshopId={workshop.id}

@@ -72,10 +72,11 @@ async function bringDocuments(
       });
       if (fresh.length > 0)
         await brought.bringRecords(
-          fresh.map(({ number, handedOver, record }) => ({
+          fresh.map(({ number, handedOver, record, books }) => ({
             number,
             closedAt: new Date(handedOver),
             record,
+            ...(books && { books }),
           })),
           goOn,
         );
