@@ -3,9 +3,16 @@ import { expect, type Page } from '@playwright/test';
 /** A name that no other test uses, so that tests can run side by side in one workshop. */
 export const own = (name: string): string => `${name} ${Math.random().toString(36).slice(2, 8)}`;
 
-/** Waits until the page answers to keys. */
-export const awake = (page: Page) =>
-  expect(page.getByRole('button', { name: /^Find/ })).toBeEnabled();
+/** Waits until the page answers to keys, with all that loads beside it. */
+export async function awake(page: Page): Promise<void> {
+  await expect(page.getByRole('button', { name: /^Find/ })).toBeEnabled();
+  // What the server drew belongs to nobody until its code is there and takes it over.
+  await page.waitForFunction(() =>
+    [...document.querySelectorAll('button, input, select, textarea, [tabindex]')].every((element) =>
+      Object.keys(element).some((key) => key.startsWith('__react')),
+    ),
+  );
+}
 
 export interface TakenIn {
   readonly client: string;

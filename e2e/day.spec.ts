@@ -15,6 +15,8 @@ test('the day lies on a ruler; a ticket is moved by its keys, the rest answers, 
     /from .*, done .*; promised .*; (kept on \d+ in 100 days|.* late)/,
   );
   await expect(page.getByText('lift it with the space bar')).toBeVisible();
+  await awake(page);
+  await expect(bar).toBeEnabled();
   await bar.focus();
   await page.keyboard.press('Space');
   for (let i = 0; i < 12; i++) await page.keyboard.press('ArrowLeft');
