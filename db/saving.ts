@@ -1,5 +1,6 @@
 import { isDeepStrictEqual } from 'node:util';
 import { eq, sql } from 'drizzle-orm';
+import { toSnakeCase } from 'drizzle-orm/casing';
 import type { PgTable } from 'drizzle-orm/pg-core';
 import type { Connection } from './connection';
 import { workshops } from './schema';
@@ -97,5 +98,3 @@ export async function addMany<Table extends PgTable>(
 }
 
 type Row = Readonly<Record<string, unknown>>;
-const toSnakeCase = (name: string): string =>
-  name.replace(/[A-Z]/g, (letter) => `_${letter.toLowerCase()}`);

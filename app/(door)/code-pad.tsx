@@ -3,7 +3,7 @@
 import { useState } from 'react';
 import { askDoor, startOver } from '@/app/identity/ask-door';
 import { shortCode } from '@/app/identity/identity-entry';
-import { useAwake } from '@/ui/use-awake';
+import { OpensAwake } from '@/ui/form/opens-awake';
 
 interface CodePadProps {
   readonly faces: readonly { readonly personId: string; readonly name: string }[];
@@ -16,7 +16,6 @@ interface CodePadProps {
 
 /** Names to press and a code to type: hands change in two seconds. */
 export function CodePad({ faces, door, first, onDone }: CodePadProps) {
-  const awake = useAwake();
   const [personId, setPersonId] = useState(first ?? faces[0]?.personId ?? '');
   const [code, setCode] = useState('');
   const [problem, setProblem] = useState<string>();
@@ -45,7 +44,7 @@ export function CodePad({ faces, door, first, onDone }: CodePadProps) {
         void give();
       }}
     >
-      <fieldset disabled={!awake} className="flex flex-wrap items-end gap-x-6 gap-y-4">
+      <OpensAwake className="flex flex-wrap items-end gap-x-6 gap-y-4">
         <div role="radiogroup" aria-label="Who" className="flex flex-wrap gap-x-4 gap-y-2">
           {faces.map(({ personId: id, name }) => (
             <button
@@ -84,7 +83,7 @@ export function CodePad({ faces, door, first, onDone }: CodePadProps) {
         <button type="submit" disabled={asking} className="bg-ink text-paper px-5 py-2 font-medium">
           {asking ? 'Looking …' : door === '/hands/watch' ? 'I watch' : 'Take over'}
         </button>
-      </fieldset>
+      </OpensAwake>
       {problem && (
         <p role="alert" className="text-warn mt-3 font-medium">
           {problem}

@@ -4,7 +4,7 @@ import { sureness } from '@/core/queue/promise';
 import { countWords } from '@/core/terms/count-words';
 import type { ListedTicket } from '@/db/tickets';
 import { Ruler } from '@/ui/when-used';
-import { type RulerLane } from '@/ui/day/ruler';
+import type { RulerLane } from '@/ui/day/ruler';
 import { Link } from '@/ui/link';
 import { arrangeDay } from './actions';
 import { daysOf, type Day } from './day-of';

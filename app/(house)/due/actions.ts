@@ -18,11 +18,9 @@ export const remind = action('write to clients', said, [ticketNumber], async (op
 
 /** Reminds everybody whose bed is due by now and who may be written to. */
 export const remindAll = action('write to clients', said, [], async (open) => {
-  const { beds, today } = await dueList(open, open.workshop, MOST_AT_ONCE);
+  const { beds } = await dueList(open, open.workshop, MOST_AT_ONCE);
   let written = 0;
-  for (const { number } of beds.filter(
-    ({ due, mayWrite }) => due.day <= today && mayWrite === 'yes',
-  )) {
+  for (const { number } of beds.filter(({ isDue, mayWrite }) => isDue && mayWrite === 'yes')) {
     const { kept } = await putInOutbox(open, number, 'due', { about: '', values: {} });
     written += Number(kept);
   }

@@ -10,10 +10,14 @@ const AHEAD_DAYS = 14;
 /** Who has not come for so long after it comes no more. */
 const SINCE_DAYS = 90;
 
-export interface DueList {
+interface DueBed extends BedOut {
+  /** By today. */
+  readonly isDue: boolean;
+}
+
+interface DueList {
   /** Those that are due longest first; at most as many as were asked for. */
-  readonly beds: readonly BedOut[];
-  readonly today: string;
+  readonly beds: readonly DueBed[];
   /** Of all of them. */
   readonly count: number;
   /** Of those, due by today. */
@@ -34,5 +38,5 @@ export async function dueList(
     records.bedsOut.due(since, until, limit),
     records.bedsOut.countDue(since, until, today),
   ]);
-  return { beds, today, count, now: by };
+  return { beds: beds.map((bed) => ({ ...bed, isDue: bed.due.day <= today })), count, now: by };
 }

@@ -14,7 +14,7 @@ const SHOWN = 12;
 /** Whose strings are due, and a word to them. */
 export async function DueSection({ house }: { readonly house: OpenHouse }) {
   const { workshop, role } = house;
-  const [{ beds, today, count, now }, reminded] = await Promise.all([
+  const [{ beds, count, now }, reminded] = await Promise.all([
     dueList(house, workshop, SHOWN),
     house.outbox.remindedAt(),
   ]);
@@ -42,8 +42,8 @@ export async function DueSection({ house }: { readonly house: OpenHouse }) {
         rows={beds.map((bed) => ({
           key: bed.racketId,
           cells: [
-            <span key="due" className={bed.due.day <= today ? 'font-semibold' : undefined}>
-              {bed.due.day <= today && 'since '}
+            <span key="due" className={bed.isDue ? 'font-semibold' : undefined}>
+              {bed.isDue && 'since '}
               {formatDay(bed.due.day)}
             </span>,
             bed.client,

@@ -8,7 +8,7 @@ import { useRows } from '@/app/(house)/brought/use-rows';
 import { CLIENT_FIELDS, type ClientField } from '@/formats/client-import';
 import { textOf, type Mapping } from '@/formats/mapped-table';
 import { FileDrop } from '@/ui/form/file-drop';
-import { useAwake } from '@/ui/use-awake';
+import { OpensAwake } from '@/ui/form/opens-awake';
 
 interface ImportFormProps {
   readonly workshopId: string;
@@ -24,7 +24,6 @@ const NAMES: Readonly<Record<ClientField, string>> = {
 };
 
 export function ClientImportForm({ workshopId, known }: ImportFormProps) {
-  const awake = useAwake();
   const [text, setText] = useState<string>();
   const [mapping, setMapping] = useState<Mapping<ClientField>>();
   const question = useMemo(
@@ -40,7 +39,7 @@ export function ClientImportForm({ workshopId, known }: ImportFormProps) {
   };
 
   return (
-    <fieldset disabled={!awake} className="flex flex-col gap-5">
+    <OpensAwake className="flex flex-col gap-5">
       <FileDrop
         label="Table of clients"
         accept=".csv,.tsv,.txt,text/csv,text/plain"
@@ -79,6 +78,6 @@ export function ClientImportForm({ workshopId, known }: ImportFormProps) {
           />
         </>
       )}
-    </fieldset>
+    </OpensAwake>
   );
 }

@@ -5,7 +5,7 @@ import { useRef, useState } from 'react';
 import { readFrameFile, type FileEntry } from '@/formats/frame-file';
 import { NoteField } from '@/ui/form/field';
 import { FileDrop } from '@/ui/form/file-drop';
-import { useAwake } from '@/ui/use-awake';
+import { OpensAwake } from '@/ui/form/opens-awake';
 import { sendFile } from '@/ui/form/send-file';
 import { importAnswerSchema } from './import-answer';
 
@@ -28,7 +28,6 @@ const PASTED = 'pasted text';
 /** Looks at the files first, entry by entry; nothing is kept before the button is pressed. */
 export function FrameImportForm({ workshopId }: { readonly workshopId: string }) {
   const router = useRouter();
-  const awake = useAwake();
   const [sources, setSources] = useState<readonly Source[]>([]);
   const [pasted, setPasted] = useState('');
   const [notice, setNotice] = useState<string>();
@@ -88,7 +87,7 @@ export function FrameImportForm({ workshopId }: { readonly workshopId: string })
   const files = sources.filter(({ entries }) => entries.some(({ ok }) => ok)).length;
 
   return (
-    <fieldset disabled={!awake} className="flex flex-col gap-5">
+    <OpensAwake className="flex flex-col gap-5">
       <FileDrop
         label="Files of frames"
         accept=".json,application/json"
@@ -179,6 +178,6 @@ export function FrameImportForm({ workshopId }: { readonly workshopId: string })
           </>
         )}
       </p>
-    </fieldset>
+    </OpensAwake>
   );
 }

@@ -12,7 +12,7 @@ import type { JobDocument } from '@/formats/job-document';
 import { areDocuments, JOB_FIELDS, readJobDocuments, type JobField } from '@/formats/job-import';
 import { textOf, type Mapping } from '@/formats/mapped-table';
 import { FileDrop } from '@/ui/form/file-drop';
-import { useAwake } from '@/ui/use-awake';
+import { OpensAwake } from '@/ui/form/opens-awake';
 
 interface ImportFormProps {
   readonly workshopId: string;
@@ -40,7 +40,6 @@ type Opened =
   | { readonly text: string; readonly documents: readonly JobDocument[] };
 
 export function JobImportForm({ workshopId, known, currency, unit, today }: ImportFormProps) {
-  const awake = useAwake();
   const [opened, setOpened] = useState<Opened>();
   const [mapping, setMapping] = useState<Mapping<JobField>>();
   const [dayOrder, setDayOrder] = useState<DayOrder>();
@@ -81,7 +80,7 @@ export function JobImportForm({ workshopId, known, currency, unit, today }: Impo
   ];
 
   return (
-    <fieldset disabled={!awake} className="flex flex-col gap-5">
+    <OpensAwake className="flex flex-col gap-5">
       <FileDrop
         label="Table or documents of jobs"
         accept=".csv,.tsv,.txt,.json,.jsonl,text/csv,text/plain,application/json"
@@ -143,6 +142,6 @@ export function JobImportForm({ workshopId, known, currency, unit, today }: Impo
           />
         </>
       )}
-    </fieldset>
+    </OpensAwake>
   );
 }

@@ -8,7 +8,7 @@ import { NoteField } from '@/ui/form/field';
 import { FileDrop } from '@/ui/form/file-drop';
 import { formAnswerSchema } from '@/ui/form/result';
 import { sendFile } from '@/ui/form/send-file';
-import { useAwake } from '@/ui/use-awake';
+import { OpensAwake } from '@/ui/form/opens-awake';
 
 interface TableFormProps {
   readonly known: readonly StringFacts[];
@@ -29,7 +29,6 @@ function whatItDoes(changes: readonly CellChange[] | undefined): string {
 /** Looks at the table first, row by row; nothing comes in before the button is pressed. */
 export function TableForm({ known, workshopId, currency }: TableFormProps) {
   const router = useRouter();
-  const awake = useAwake();
   const [text, setText] = useState('');
   const [notice, setNotice] = useState<string>();
   const [busy, setBusy] = useState(false);
@@ -56,7 +55,7 @@ export function TableForm({ known, workshopId, currency }: TableFormProps) {
   };
 
   return (
-    <fieldset disabled={!awake} className="flex flex-col gap-5">
+    <OpensAwake className="flex flex-col gap-5">
       <FileDrop
         label="Table of strings"
         accept=".csv,text/csv,text/plain"
@@ -115,6 +114,6 @@ export function TableForm({ known, workshopId, currency }: TableFormProps) {
           <span className="label">All rows come in together: mend those that are not right.</span>
         )}
       </p>
-    </fieldset>
+    </OpensAwake>
   );
 }

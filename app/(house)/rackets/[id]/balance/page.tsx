@@ -15,7 +15,7 @@ import { RacketHead } from '../racket-head';
 import { putOn, weighRacket } from './actions';
 import { BalanceForm, WantedPanel, StringPanel } from '@/app/(house)/when-used';
 import { balanceEntryOf } from './balance-entry';
-import { type StringChoice } from './string-panel';
+import type { StringChoice } from './string-panel';
 
 export const metadata: Metadata = { title: 'Mass and balance' };
 

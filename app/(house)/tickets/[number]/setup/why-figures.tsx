@@ -2,7 +2,7 @@ import { Link } from '@/ui/link';
 import type { TensionUnit } from '@/core/measure/units';
 import { TickField } from '@/ui/form/bound';
 import { HistoryChart } from '@/ui/when-used';
-import { type StrungBefore } from '@/ui/history-chart';
+import type { StrungBefore } from '@/ui/history-chart';
 import { StaircaseView } from './staircase-view';
 import type { SetupState } from './use-setup';
 
