@@ -3,8 +3,10 @@ import { defineConfig } from 'drizzle-kit';
 export default defineConfig({
   dialect: 'postgresql',
   schema: [
-    './db/schema.ts',
     './db/doors-schema.ts',
+    './db/workshop-schema.ts',
+    './db/racket-schema.ts',
+    './db/ticket-schema.ts',
     './db/papers-schema.ts',
     './db/earlier-schema.ts',
     './db/day-schema.ts',

@@ -45,11 +45,21 @@ const chapterZones = CHAPTERS.flatMap((row, i) =>
   })),
 );
 
+/** Where there is no React, nothing asks for its rules: its compiler would read every file for them. */
+const WITHOUT_REACT = ['{core,db,formats,workers,scripts,e2e}/**/*.ts', '**/*.test.ts'];
+const reactRules = next
+  .flatMap(({ rules = {} }) => Object.keys(rules))
+  .filter((name) => /^(react|react-hooks|jsx-a11y|@next\/next)\//.test(name));
+
 const config = [
   { ignores: ['.next/**', '.next-test/**', '.orthotens/**', 'next-env.d.ts', 'db/migrations/**'] },
   ...next,
   ...nextTypescript,
   prettier,
+  {
+    files: WITHOUT_REACT,
+    rules: Object.fromEntries(reactRules.map((name) => [name, 'off'])),
+  },
   {
     rules: {
       '@typescript-eslint/no-explicit-any': 'error',

@@ -34,7 +34,13 @@ export default defineConfig({
     timezoneId: 'UTC',
     launchOptions: {
       executablePath: process.env.ORTHOTENS_CHROMIUM ?? '/usr/bin/chromium-headless-shell',
-      args: ['--no-sandbox', '--disable-quic', '--disable-background-networking'],
+      args: [
+        '--no-sandbox',
+        '--disable-quic',
+        '--disable-background-networking',
+        // Nothing from outside is needed, and nothing is had.
+        '--host-resolver-rules=MAP * ~NOTFOUND, EXCLUDE 127.0.0.1, EXCLUDE localhost',
+      ],
     },
   },
   webServer: [

@@ -1,7 +1,15 @@
 /** Looks at a request before anything of the application runs, and refuses what no page of it sends. */
 import { randomBytes } from 'node:crypto';
 import { NextResponse, type NextRequest } from 'next/server';
-import { bodyLimit, contentPolicy, hostsNamed, isOurHost, isOurOrigin } from '@/app/doors';
+import {
+  bodyLimit,
+  contentPolicy,
+  hostsNamed,
+  isOurHost,
+  isOurOrigin,
+  ourScheme,
+  PATH_HEADER,
+} from '@/app/doors';
 
 const refused = (why: string, status = 400) => new NextResponse(why, { status });
 
@@ -47,6 +55,9 @@ async function refusalOf(request: NextRequest): Promise<NextResponse | undefined
   if (method === 'GET' || method === 'HEAD') return undefined;
   if (!isOurOrigin(headers.get('origin'), host))
     return refused('Another site sent this, and nothing was done.', 403);
+  // The framework has a door for forms of pages without code, which none of ours are.
+  if (/^(multipart\/|application\/x-www-form-urlencoded)/i.test(headers.get('content-type') ?? ''))
+    return refused('This is no message of a page of this application.', 415);
   const length = headers.get('content-length');
   if (length !== null && Number(length) > bodyLimit(path)) return refused(TOO_LONG, 413);
   if (headers.has('next-action')) {
@@ -64,14 +75,19 @@ export async function proxy(request: NextRequest): Promise<NextResponse> {
   const refusal = await refusalOf(request);
   if (refusal) return refusal;
   const nonce = randomBytes(16).toString('base64');
-  const policy = contentPolicy(nonce, new URL(request.url).pathname);
+  const { pathname, search } = new URL(request.url);
+  const policy = contentPolicy(nonce, pathname);
   // The framework reads the nonce for its own scripts from the request.
   const headers = new Headers(request.headers);
   headers.set('content-security-policy', policy);
+  const asked = new URLSearchParams(search);
+  asked.delete('_rsc');
+  headers.set(PATH_HEADER, asked.size > 0 ? `${pathname}?${asked}` : pathname);
   const answer = NextResponse.next({ request: { headers } });
   answer.headers.set('content-security-policy', policy);
-  if (request.headers.get('x-forwarded-proto') === 'https')
-    answer.headers.set('strict-transport-security', 'max-age=31536000');
+  // What is of a workshop lies in no cache between, and in none of a browser that is left.
+  answer.headers.set('cache-control', 'private, no-store');
+  if (ourScheme() === 'https') answer.headers.set('strict-transport-security', 'max-age=31536000');
   return answer;
 }
 

@@ -1,7 +1,7 @@
 /** The one door of every server action: what comes in is looked at before anything is done with it. */
 import { z } from 'zod';
-import { isBusy, isRefusal } from '@/db/saving';
-import type { Deed } from '@/core/house/policy';
+import { isBusy, isRefusal } from '@/db/failures';
+import type { Right } from '@/core/house/role-rights';
 import type { FormAnswer } from '@/ui/form/result';
 import { refused } from './answers';
 import type { OpenHouse } from './identity/at-work';
@@ -35,18 +35,19 @@ export const entryOf = <T>() => z.custom<T>((value) => typeof value === 'object'
  * database is answered by `refuse`, in one sentence and with nothing done.
  */
 export function action<const S extends Schemas, Answer>(
-  deed: Deed,
+  right: Right,
   refuse: (sentence: string) => Answer,
   schemas: S,
   work: (open: OpenHouse, ...args: Outputs<S>) => Promise<Answer>,
 ): (madeFor: string, ...args: Inputs<S>) => Promise<Answer> {
   const shape = z.tuple(schemas as unknown as [z.ZodType, ...z.ZodType[]]);
   return async (madeFor, ...args) => {
-    const entry = await letIn(madeFor, deed);
-    if ('refused' in entry) return refuse(entry.refused);
-    const read = shape.safeParse(args);
-    if (!read.success) return refuse(ODD);
-    return taken(refuse, () => work(entry.open, ...(read.data as Outputs<S>)));
+    return taken(refuse, async () => {
+      const entry = await letIn(madeFor, right);
+      if ('refused' in entry) return refuse(entry.refused);
+      const read = shape.safeParse(args);
+      return read.success ? work(entry.open, ...(read.data as Outputs<S>)) : refuse(ODD);
+    });
   };
 }
 
@@ -71,7 +72,7 @@ export const isJson = (request: Request): boolean =>
 /** The message of a request with the workshop that it was made for, or why it is not let in. */
 async function sentBy<T>(
   request: Request,
-  deed: Deed,
+  right: Right,
   schema: z.ZodType<T>,
 ): Promise<
   | { readonly open: OpenHouse; readonly message: T }
@@ -83,7 +84,7 @@ async function sentBy<T>(
     .safeParse(await request.json().catch(() => undefined));
   if (!read.success) return { refused: ODD, status: 400 };
   const { madeFor, message } = read.data;
-  const entry = await letIn(madeFor, deed);
+  const entry = await letIn(madeFor, right);
   return 'refused' in entry ? entry : { open: entry.open, message };
 }
 
@@ -92,13 +93,13 @@ async function sentBy<T>(
  * workshop that its page was made for, and answers in JSON.
  */
 export function fileRoute<T, Answer>(
-  deed: Deed,
+  right: Right,
   refuse: (sentence: string) => Answer,
   schema: z.ZodType<T>,
   work: (open: OpenHouse, message: T) => Promise<Answer>,
 ): (request: Request) => Promise<Response> {
   return async (request) => {
-    const sent = await sentBy(request, deed, schema);
+    const sent = await sentBy(request, right, schema);
     if ('refused' in sent) return Response.json(refuse(sent.refused), { status: sent.status });
     return Response.json(await taken(refuse, () => work(sent.open, sent.message)));
   };
@@ -114,12 +115,12 @@ const NEWLINE = '\n';
  * at the end. A browser that stops listening stops the work; inside a transaction nothing of it is kept.
  */
 export function longRoute<T>(
-  deed: Deed,
+  right: Right,
   schema: z.ZodType<T>,
   work: (open: OpenHouse, message: T, goOn: (done: number) => Promise<void>) => Promise<FormAnswer>,
 ): (request: Request) => Promise<Response> {
   return async (request) => {
-    const sent = await sentBy(request, deed, schema);
+    const sent = await sentBy(request, right, schema);
     if ('refused' in sent) return Response.json(refused(sent.refused), { status: sent.status });
     let gone = false;
     const body = new ReadableStream<Uint8Array>({

@@ -1,6 +1,6 @@
 /** How server actions answer forms, in one voice. */
 import type { z } from 'zod';
-import type { Saved } from '@/db/saving';
+import { says, type Saved } from '@/db/saving';
 import type { FormAnswer } from '@/ui/form/result';
 
 export const refused = (notice: string): FormAnswer => ({ ok: false, notice });
@@ -28,11 +28,37 @@ export function answerTo(saved: Saved, what: string, go?: string): FormAnswer {
   return go === undefined ? { ok: true } : { ok: true, go };
 }
 
+/**
+ * The answer to a form that adds, by what stands under its key now: what it said, or what an earlier press of it said, whose
+ * answer was lost on the way.
+ */
+export function answerToAdded<Facts extends { readonly name: string }>(
+  kept: { readonly name: string } | undefined,
+  typed: Facts,
+  go?: string,
+): FormAnswer {
+  if (!kept || says(kept, JSON.parse(JSON.stringify(typed)) as Facts))
+    return answerTo('saved', '', go);
+  return refused(
+    kept.name === typed.name
+      ? `The press before kept “${kept.name}” with something else beside the name. What you changed since is not kept: open it, and change it there.`
+      : `The press before kept “${kept.name}”. “${typed.name}” is not kept: open the other and change it there, or reload and write this one anew.`,
+  );
+}
+
 /** Thrown inside a transaction to undo all of it and answer with a sentence. */
 export class Undone extends Error {
   constructor(readonly answer: FormAnswer) {
     super('undone');
   }
+}
+
+/** What was read; or nothing of the transaction is kept, and it is said why it could not be. */
+export function readOrUndone<T>(
+  read: { readonly ok: true; readonly value: T } | { readonly ok: false; readonly problem: string },
+): T {
+  if (!read.ok) throw new Undone(refused(read.problem));
+  return read.value;
 }
 
 /** Runs a transaction, and turns what it was undone for into the answer. */

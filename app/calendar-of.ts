@@ -41,5 +41,5 @@ export async function calendarText(
       at: day,
     }),
   );
-  return calendarOf(workshop.name, [...promised, ...due], now);
+  return calendarOf(workshop.name, [...promised, ...due], now, workshop.timeZone);
 }

@@ -1,11 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import {
-  extraEntryOf,
-  extraEntrySchema,
   extraLinesFrom,
-  inspectionEntryOf,
-  inspectionEntrySchema,
+  inspectEntryOf,
   inspectionFrom,
+  inspectSchema,
 } from '@/app/(house)/tickets/[number]/inspect/inspect-entry';
 import { paymentSchema } from '@/app/(house)/jobs/[number]/payment-entry';
 import { jobRow } from '@/app/(house)/jobs/job-row';
@@ -20,7 +18,8 @@ import {
 } from '@/app/(house)/workshop/papers/papers-entry';
 import { takeInSchema, type TakeInEntry } from '@/app/(house)/take-in/take-in-entry';
 import { creditSchema } from '@/app/(print)/invoices/invoice-entry';
-import { NOT_LOOKED_AT } from '@/core/counter/inspection';
+import type { ExtraWork } from '@/core/counter/extra-work';
+import { NOT_LOOKED_AT, type Inspection } from '@/core/counter/inspection';
 import { newtons } from '@/core/measure/units';
 import { USUAL_TEMPLATES } from '@/core/papers/messages';
 import { jobListIn } from '@/core/record/job-list';
@@ -38,9 +37,14 @@ const problems = (schema: Schema, value: unknown): Record<string, string> =>
       .map(({ path, message }) => [path.join('.'), message]),
   );
 
+const SCHEMA = inspectSchema('EUR');
+const seenOf = (inspection: Inspection | null) =>
+  inspectEntryOf({ inspection, extra: null }, 'EUR');
+const extraOf = (extra: ExtraWork | null) => inspectEntryOf({ inspection: null, extra }, 'EUR');
+
 describe('an inspection', () => {
   const entry = {
-    ...inspectionEntryOf(null),
+    ...seenOf(null),
     flaws: ['crack' as const, 'dent' as const],
     where: 'at the throat',
     grommets: [{ hole: '7H left', state: 'split' as const }],
@@ -51,32 +55,29 @@ describe('an inspection', () => {
   };
 
   it('goes there and back', () => {
-    const read = inspectionEntrySchema.parse(entry);
+    const read = SCHEMA.parse(entry);
     const kept = inspectionFrom(read, null, '2026-02-03', 'Nell');
     expect(kept.frame).toEqual([
       { what: 'crack', where: 'at the throat' },
       { what: 'dent', where: 'at the throat' },
     ]);
     expect(kept.ownersWord).toEqual({ text: 'I know.', day: '2026-02-03', takenBy: 'Nell' });
-    expect(inspectionEntryOf(kept)).toEqual(entry);
-    expect(inspectionEntryOf(NOT_LOOKED_AT)).toEqual(inspectionEntryOf(null));
+    expect(seenOf(kept)).toEqual(entry);
+    expect(seenOf(NOT_LOOKED_AT)).toEqual(seenOf(null));
   });
 
   it('keeps the day and the taker of a word that stood there before, and takes a new one anew', () => {
-    const first = inspectionFrom(inspectionEntrySchema.parse(entry), null, '2026-02-03', 'Nell');
+    const first = inspectionFrom(SCHEMA.parse(entry), null, '2026-02-03', 'Nell');
     const again = (word: string) =>
-      inspectionFrom(inspectionEntrySchema.parse({ ...entry, word }), first, '2026-02-09', 'Orrin')
-        .ownersWord;
+      inspectionFrom(SCHEMA.parse({ ...entry, word }), first, '2026-02-09', 'Orrin').ownersWord;
     expect(again('I know.')).toEqual(first.ownersWord);
     expect(again('I know, really.')).toMatchObject({ day: '2026-02-09', takenBy: 'Orrin' });
     expect(again('')).toBeNull();
   });
 
   it('takes nothing that no racket shows', () => {
-    expect(problems(inspectionEntrySchema, { ...entry, bumper: 'blue' })).toHaveProperty('bumper');
-    expect(problems(inspectionEntrySchema, { ...entry, word: 'x'.repeat(4001) }).word).toContain(
-      '4000',
-    );
+    expect(problems(SCHEMA, { ...entry, bumper: 'blue' })).toHaveProperty('bumper');
+    expect(problems(SCHEMA, { ...entry, word: 'x'.repeat(4001) }).word).toContain('4000');
   });
 });
 
@@ -84,15 +85,15 @@ describe('extra work', () => {
   const line = { kind: 'grip' as const, name: 'Grip', quantity: '2', unit: '6.50', taxBp: 2300 };
 
   it('goes there and back, in the decimals of its currency', () => {
-    const read = extraEntrySchema('EUR').parse({ lines: [line], how: ' at the counter ' });
+    const read = SCHEMA.parse({ ...seenOf(null), lines: [line], how: ' at the counter ' });
     const lines = extraLinesFrom(read);
     expect(lines).toEqual([
       { kind: 'grip', name: 'Grip', quantity: 2, unitMinor: 650, taxBp: 2300 },
     ]);
     expect(read.how).toBe('at the counter');
     const kept = { lines: [...lines], agreed: { how: 'yes', day: '2026-02-03', by: 'Nell' } };
-    expect(extraEntryOf(kept, 'EUR')).toEqual({ lines: [line], how: 'yes' });
-    expect(extraEntryOf(null, 'EUR')).toEqual({ lines: [], how: '' });
+    expect(extraOf(kept)).toMatchObject({ lines: [line], how: 'yes' });
+    expect(extraOf(null)).toMatchObject({ lines: [], how: '' });
   });
 
   it.each([
@@ -103,21 +104,28 @@ describe('extra work', () => {
     ['unit', '1.234'],
     ['name', ' '],
   ])('answers a %s of “%s” at its field', (field, value) => {
-    const spoilt = { lines: [{ ...line, [field]: value }], how: '' };
-    expect(problems(extraEntrySchema('EUR'), spoilt)).toHaveProperty(`lines.0.${field}`);
+    const spoilt = { ...seenOf(null), lines: [{ ...line, [field]: value }], how: '' };
+    expect(problems(SCHEMA, spoilt)).toHaveProperty(`lines.0.${field}`);
   });
 
   it('of a currency without smaller coins takes whole amounts', () => {
-    const yen = { lines: [{ ...line, unit: '650' }], how: '' };
-    expect(extraLinesFrom(extraEntrySchema('JPY').parse(yen))[0]?.unitMinor).toBe(650);
-    expect(problems(extraEntrySchema('JPY'), { lines: [line], how: '' })['lines.0.unit']).toContain(
+    const yen = { ...seenOf(null), lines: [{ ...line, unit: '650' }], how: '' };
+    expect(extraLinesFrom(inspectSchema('JPY').parse(yen))[0]?.unitMinor).toBe(650);
+    expect(problems(inspectSchema('JPY'), { ...yen, lines: [line] })['lines.0.unit']).toContain(
       'JPY has no smaller coin',
     );
   });
 });
 
 describe('a payment', () => {
-  const entry = { amount: '16.50', way: 'cash', day: '2026-02-03', back: false, note: '' };
+  const entry = {
+    amount: '16.50',
+    way: 'cash',
+    day: '2026-02-03',
+    kind: 'paid',
+    over: '',
+    note: '',
+  };
 
   it('is read in its currency', () => {
     expect(paymentSchema('EUR').parse(entry)).toMatchObject({ amount: 1650, way: 'cash' });
@@ -173,7 +181,14 @@ describe('papers and prices', () => {
   });
 
   it('a credit note needs its reason', () => {
-    expect(problems(creditSchema, { why: '  ' }).why).toContain('credit note');
+    const credit = creditSchema('EUR');
+    expect(problems(credit, { amount: '', why: '  ' }).why).toContain('credit note');
+    expect(credit.parse({ amount: '10', why: 'a scratch' })).toEqual({
+      amount: 1000,
+      why: 'a scratch',
+    });
+    expect(credit.parse({ amount: '', why: 'all' }).amount).toBeNull();
+    expect(problems(credit, { amount: '0', why: 'x' })).toHaveProperty('amount');
   });
 });
 
@@ -242,6 +257,7 @@ describe('a list of jobs', () => {
     mark: 'A1',
     mainN: newtons(24, 'kg'),
     crossN: newtons(23, 'kg'),
+    strung: null,
     unit: 'kg' as const,
     mains: 'Lull',
     mainGaugeMm: 1.25,

@@ -24,6 +24,7 @@ describe('the host that is asked for', () => {
     'xracket.local',
     '192.168.1.9:3420',
     '127.0.0.1:999999',
+    '127.0.0.1:99999',
   ])('%s is not', (host) => expect(isOurHost(host, NAMED)).toBe(false));
 });
 
@@ -35,6 +36,8 @@ describe('the site that sends a change', () => {
     expect(isOurOrigin('http://127.0.0.1:3421', '127.0.0.1:3420')).toBe(false);
     expect(isOurOrigin('null', '127.0.0.1:3420')).toBe(false);
     expect(isOurOrigin('https://evil.example', '127.0.0.1:3420')).toBe(false);
+    // Another scheme is another site.
+    expect(isOurOrigin('https://127.0.0.1:3420', '127.0.0.1:3420')).toBe(false);
   });
 });
 

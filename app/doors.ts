@@ -1,5 +1,12 @@
 /** Who is let in before anything of the application runs: by which name, from which site, with how much. */
 
+/** The path that was asked for, as `proxy.ts` hands it on to pages that lead back to it. */
+export const PATH_HEADER = 'x-orthotens-path';
+
+/** Whoever runs it says whether TLS stands before it; a request may say anything. */
+export const ourScheme = (): 'http' | 'https' =>
+  process.env.ORTHOTENS_TLS === '1' ? 'https' : 'http';
+
 /** The machine itself, by any of its names. */
 const LOOPBACK = ['127.0.0.1', 'localhost', '[::1]'];
 
@@ -10,6 +17,8 @@ export const hostsNamed = (list: string | undefined): readonly string[] =>
     .map((host) => host.toLowerCase())
     .filter(Boolean);
 
+const HIGHEST_PORT = 65_535;
+
 /**
  * Whether a Host header is one of ours. Without this a page of another site could give its own name the
  * address of this machine, and read and write as if it were one of our pages.
@@ -17,7 +26,9 @@ export const hostsNamed = (list: string | undefined): readonly string[] =>
 export function isOurHost(host: string | null, named: readonly string[]): boolean {
   if (host === null) return false;
   const lower = host.toLowerCase();
-  const bare = lower.replace(/:\d{1,5}$/, '');
+  const [ending = '', port = '0'] = /:(\d{1,5})$/.exec(lower) ?? [];
+  if (Number(port) > HIGHEST_PORT) return false;
+  const bare = lower.slice(0, lower.length - ending.length);
   return LOOPBACK.includes(bare) || named.includes(bare) || named.includes(lower);
 }
 
@@ -25,7 +36,9 @@ export function isOurHost(host: string | null, named: readonly string[]): boolea
 export function isOurOrigin(origin: string | null, host: string | null): boolean {
   // Browsers say it with every change; what says nothing is no browser, and has no one's cookies.
   if (origin === null) return true;
-  return URL.canParse(origin) && new URL(origin).host === host?.toLowerCase();
+  if (!URL.canParse(origin)) return false;
+  const { host: sender, protocol } = new URL(origin);
+  return sender === host?.toLowerCase() && protocol === `${ourScheme()}:`;
 }
 
 const KB = 1024;

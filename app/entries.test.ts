@@ -1,6 +1,8 @@
 /** What people type into the forms, as the server reads it once more. */
 import { describe, expect, it } from 'vitest';
 import type { z } from 'zod';
+import { ALL_GOOD } from '@/core/reading/last-look';
+import type { ClosingQuestion } from '@/core/record/closing';
 import { frameSpec, ruledRows } from '@/core/testing/frame-spec';
 import { clientEntryOf, clientEntrySchema, emptyClientEntry } from './(house)/clients/client-entry';
 import {
@@ -11,8 +13,18 @@ import {
   type FrameEntry,
 } from './(house)/frames/frame-entry';
 import { emptyStringEntry, stringEntryOf, stringEntrySchema } from '@/core/strings/string-facts';
-import { takeInSchema, type TakeInEntry } from './(house)/take-in/take-in-entry';
-import { handOverSchema } from './(house)/tickets/[number]/hand-over/hand-over-entry';
+import {
+  askedSchema,
+  promiseEntry,
+  takeInSchema,
+  type TakeInEntry,
+} from './(house)/take-in/take-in-entry';
+import {
+  answersOf,
+  asked,
+  handOverSchema,
+} from './(house)/tickets/[number]/hand-over/hand-over-entry';
+import { lookEntryOf } from './(house)/tickets/[number]/last-look/look-entry';
 import {
   workshopEntryOf,
   workshopSchema,
@@ -220,6 +232,16 @@ describe('a racket over the counter', () => {
       '4000',
     );
   });
+  it('keeps a promise that has passed while something else is changed, and takes no new one that has', () => {
+    const given = '2026-11-23T18:00';
+    const late = askedSchema('2026-11-24T10:30', given);
+    const asked = { promised: promiseEntry(given), wish: 'softer', condition: '' };
+    expect(late.parse(asked)).toEqual({ promised: given, wish: 'softer', condition: '' });
+    expect(problems(late, { ...asked, promised: '2026-11-23 17:00' }).promised).toContain(
+      'has passed',
+    );
+    expect(late.parse({ ...asked, promised: 'today 18:00' }).promised).toBe('2026-11-24T18:00');
+  });
   it('keeps any script, and drops what nobody typed', () => {
     expect(schema.parse({ ...typed, wish: 'ليلى 🎾\u0000' }).wish).toBe('ليلى 🎾');
   });
@@ -260,31 +282,53 @@ describe('client, workshop and hand-over', () => {
       timeZone: expect.stringContaining('Europe/Lisbon') as string,
     });
     expect(problems(workshopSchema, { ...entry, knotMm: '90' }).knotMm).toContain('2 to 20 cm');
+  });
 
-    expect(
-      handOverSchema('EUR').parse({
-        labour: '16',
-        string: '0',
-        leftOver: ['85', ''],
-        remarks: '',
-        goes: 'waits',
-      }),
-    ).toEqual({
+  it('a hand-over is read whole: money, tails, the last look and what is undone', () => {
+    const schema = handOverSchema('EUR');
+    const entry = {
+      labour: '16',
+      string: '0',
+      leftOver: ['85', ''],
+      remarks: '',
+      goes: 'waits' as const,
+      look: lookEntryOf(null),
+      noLook: true,
+      strungUnseen: true,
+      notFromShelf: false,
+      grommets: 'left' as const,
+      extra: ['done' as const, '' as const],
+    };
+    const read = schema.parse(entry);
+    expect(read).toEqual({
+      ...entry,
       labour: 1600,
       string: 0,
       leftOver: [850, null],
-      remarks: '',
-      goes: 'waits',
+      look: null,
     });
-    expect(
-      problems(handOverSchema('EUR'), {
-        labour: '-1',
-        string: '',
-        leftOver: [],
-        remarks: '',
-        goes: 'now',
-      }),
-    ).toHaveProperty('string');
+    expect(answersOf(read)).toMatchObject({ look: false, noLook: true, extra: ['done', ''] });
+    const looked = schema.parse({ ...entry, noLook: false, look: lookEntryOf(ALL_GOOD) });
+    expect(looked.look).toEqual(ALL_GOOD);
+    expect(answersOf(looked).look).toBe(true);
+    const half = { ...lookEntryOf(null), weave: 'mended' as const };
+    expect(problems(schema, { ...entry, look: half })['look.hz']).toContain('not looked at yet');
+    expect(problems(schema, { ...entry, labour: '-1', string: '' })).toHaveProperty('string');
+    // Each question is answered at a field of the form.
+    const questions: readonly ClosingQuestion[] = [
+      { is: 'steps', kept: 0, of: undefined },
+      { is: 'stock', pieces: ['crosses'] },
+      { is: 'look' },
+      { is: 'grommets', holes: ['7H left'] },
+      { is: 'extra', line: 1, name: 'Grip' },
+    ];
+    expect(questions.map((each) => asked(each)[0])).toEqual([
+      'strungUnseen',
+      'notFromShelf',
+      'noLook',
+      'grommets',
+      'extra.1',
+    ]);
   });
 });
 

@@ -1,4 +1,5 @@
 import { headers } from 'next/headers';
+import { ourScheme } from './doors';
 
 /**
  * Where this application is reached from outside, for what leads back to it from paper or a message: the address
@@ -8,8 +9,7 @@ export async function ourAddress(): Promise<string> {
   const named = process.env.ORTHOTENS_ADDRESS;
   if (named && URL.canParse(named)) return new URL(named).origin;
   const sent = await headers();
-  const proto = sent.get('x-forwarded-proto') === 'https' ? 'https' : 'http';
-  return `${proto}://${sent.get('host') ?? '127.0.0.1'}`;
+  return `${ourScheme()}://${sent.get('host') ?? '127.0.0.1'}`;
 }
 
 export const clientPage = (address: string, token: string): string => `${address}/c/${token}`;

@@ -8,6 +8,7 @@ import {
   fillTemplate,
   mailAddressIn,
   USUAL_TEMPLATES,
+  whereTo,
   type MessageKind,
 } from '@/core/papers/messages';
 import { payWords } from '@/core/papers/payment';
@@ -39,11 +40,16 @@ export async function putInOutbox(
   kind: MessageKind,
   { about, values }: About,
 ): Promise<Put> {
-  const { tickets, clients, clientLinks, outbox, workshop, person } = open;
+  const { tickets, clients, rackets, clientLinks, outbox, workshop, person } = open;
   const ticket = await tickets.get(number);
-  const client = ticket && (await clients.get(ticket.clientId));
+  // A reminder is to who has the racket now, all else to who had it strung.
+  const whose = kind === 'due' && ticket ? await rackets.get(ticket.racketId) : ticket;
+  const client = whose && (await clients.get(whose.clientId));
   if (!ticket?.record || !ticket.closedAt || !client)
     return not('There is no closed job to write about.');
+  // The page that a message leads to, and the way out of all messages, are the new owner's.
+  if (kind !== 'due' && ticket.strungFor !== null)
+    return not(`This racket is somebody else’s now: write to ${client.name} by hand.`);
   if (client.mayWrite !== 'yes')
     return not(
       `${client.name} has not said that they may be written to: ask, and mark it under the client.`,
@@ -103,15 +109,17 @@ async function sendWaiting({ outbox, together, workshop }: OpenWorkshop): Promis
   for (let i = 0; i < MOST_AT_ONCE; i++) {
     const letter = await together((records) => records.outbox.hold(new Date()));
     if (!letter) return;
-    if (letter.kind === 'due' && (await outbox.isOvertaken(letter))) {
-      await outbox.drop(letter.id, 'They came meanwhile.');
+    const where = whereTo(letter.kind, await outbox.standing(letter));
+    if ('not' in where) {
+      await outbox.drop(letter.id, where.not);
       continue;
     }
+    const toAddress = where.to;
     try {
       const server = namedMailServer();
       if (!server) throw new Error('none is named here (ORTHOTENS_SMTP).');
-      await deliver(letter, workshop.name, server);
-      await outbox.sent(letter.id);
+      await deliver({ ...letter, toAddress }, workshop.name, server);
+      await outbox.sent(letter.id, toAddress);
     } catch (error) {
       const why = error instanceof Error ? error.message : String(error);
       await outbox.failed(

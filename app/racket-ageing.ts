@@ -8,10 +8,11 @@ import { setPitch } from '@/core/ageing/net-pitch';
 import type { Heat } from '@/core/ageing/loss';
 import { racketRate, type MeasuredJob } from '@/core/ageing/racket-rate';
 import { SILENT } from '@/core/advice/talk';
-import { studyFrame } from '@/core/frame/bed';
+import { studied } from './studied';
 import type { FrameSpec } from '@/core/frame/frame';
 import type { HouseRules } from '@/core/house/house-rules';
 import { dayAt } from '@/core/measure/promised-time';
+import { inTheRacket } from '@/core/record/as-strung';
 import type { JobRecord } from '@/core/record/record';
 import type { BedReading } from '@/db/readings';
 import type { ListedTicket } from '@/db/tickets';
@@ -78,14 +79,17 @@ export function racketAgeing(sources: Sources): RacketAgeing | undefined {
   if (elsewhereOn !== null && elsewhereOn >= dayAt(latest.closedAt, workshop.timeZone))
     return undefined;
   const known = { ...houseAgeing(workshop), playsAWeek, heat };
-  const bed = spec && studyFrame(spec).bed;
-  const measured = (ticket: ClosedJob): MeasuredJob => ({
-    job: ticket.record,
-    strungDay: dayAt(ticket.closedAt, workshop.timeZone),
-    readings: readings.filter(({ ticketId }) => ticketId === ticket.id),
-    setHz: bed && setPitch(bed, ticket.record.setup, ticket.record.setup),
-    setN: (ticket.record.setup.mainN + ticket.record.setup.crossN) / 2,
-  });
+  const bed = spec && studied(spec).bed;
+  const measured = (ticket: ClosedJob): MeasuredJob => {
+    const strung = inTheRacket(ticket.record);
+    return {
+      job: ticket.record,
+      strungDay: dayAt(ticket.closedAt, workshop.timeZone),
+      readings: readings.filter(({ ticketId }) => ticketId === ticket.id),
+      setHz: bed && setPitch(bed, strung, ticket.record.setup),
+      setN: (strung.mainN + strung.crossN) / 2,
+    };
+  };
   const own = readings.filter(({ ticketId }) => ticketId === latest.id);
   const here = measured(latest);
   const withReadings = earlier.filter(({ id }) => readings.some(({ ticketId }) => ticketId === id));

@@ -1,5 +1,7 @@
 /** Pages and benches carry the workshop that they were made for, and another one refuses them. */
-import { may, type Deed } from '@/core/house/policy';
+import { may, type Right } from '@/core/house/role-rights';
+import { lacksSecondStep, needsPassword, PROVE_FIRST, SECOND_STEP_FIRST } from './identity/proof';
+import { logDoor } from './identity/door-log';
 import { atWorkNow, type OpenHouse, type Shut } from './identity/at-work';
 
 const MADE_FOR_ANOTHER =
@@ -18,11 +20,22 @@ const NOT_YOURS = 'This is not for your role in this workshop. Nothing was saved
 export type Let =
   { readonly open: OpenHouse } | { readonly refused: string; readonly status: number };
 
+/** Why somebody at work may not do something now, in one sentence; undefined where they may. */
+export function refusalFor(open: OpenHouse, right: Right): string | undefined {
+  const { role, person } = open;
+  if (!may(role, right)) {
+    logDoor('may not', right, person.id);
+    return NOT_YOURS;
+  }
+  if (lacksSecondStep(open)) return SECOND_STEP_FIRST;
+  return needsPassword(person, right) ? PROVE_FIRST : undefined;
+}
+
 /** The workshop at work, if it is the one that the sender was made for and they may do it; or why not. */
-export async function letIn(madeFor: unknown, deed: Deed): Promise<Let> {
+export async function letIn(madeFor: unknown, right: Right): Promise<Let> {
   const work = await atWorkNow();
   if (typeof work === 'string') return { refused: SHUT[work], status: 401 };
   if (work.workshop.id !== madeFor) return { refused: MADE_FOR_ANOTHER, status: 409 };
-  if (!may(work.role, deed)) return { refused: NOT_YOURS, status: 403 };
-  return { open: work };
+  const refused = refusalFor(work, right);
+  return refused ? { refused, status: 403 } : { open: work };
 }

@@ -17,7 +17,9 @@ import type { Again, CourtPlace } from '@/core/ageing/court';
 import type { ReadingKind } from '@/core/ageing/readings';
 import { ofWorkshop, people } from './doors-schema';
 import type { Fault } from '@/core/advice/talk';
-import { rackets, tickets, workshops } from './schema';
+import { rackets } from './racket-schema';
+import { tickets } from './ticket-schema';
+import { workshops } from './workshop-schema';
 
 export const bedReadings = pgTable(
   'bed_readings',

@@ -11,20 +11,15 @@ import { NOTHING_SEEN } from '@/core/reading/seen';
 import { recordOf } from '@/core/testing/records';
 import { usual } from '@/core/testing/usual';
 import type { OpenDatabase } from './connection';
-import { people } from './doors-schema';
-import { clients, rackets, workshops } from './schema';
-import { newWorkshop, openTestDatabase } from './testing';
-import { recordsOf } from './workshop';
+import { clients, rackets } from './racket-schema';
+import { workshops } from './workshop-schema';
+import { newPerson, newWorkshop, openTestDatabase } from './testing';
 
 let open: OpenDatabase;
 let person = '';
 beforeAll(async () => {
   open = await openTestDatabase();
-  const [row] = await open.db
-    .insert(people)
-    .values({ name: 'Ada', email: `${randomUUID()}@shop.example` })
-    .returning({ id: people.id });
-  person = row?.id ?? '';
+  person = await newPerson(open.db, 'Ada');
 });
 afterAll(() => open.close());
 
@@ -105,7 +100,7 @@ describe('how a bed played', () => {
       hours: null,
     });
     await job();
-    expect(await shop.jobs.cameAgain(new Date(0))).toHaveLength(1);
+    expect(await shop.jobs.cameAgain(new Date(0), 9)).toHaveLength(1);
   });
 });
 
@@ -229,12 +224,8 @@ describe('a reminder', () => {
   it('goes to a client once a month, with two servers that write at the same moment', async () => {
     const { shop, clientId, ticket } = await withBed();
     const remind = (now = new Date()) =>
-      open.db.transaction((transaction) =>
-        recordsOf(transaction, shop.id).outbox.addReminder(
-          person,
-          letter(clientId, ticket.id),
-          now,
-        ),
+      shop.together((records) =>
+        records.outbox.addReminder(person, letter(clientId, ticket.id), now),
       );
     const both = await Promise.all([remind(), remind(), remind()]);
     expect(both.toSorted()).toEqual(['kept', 'known', 'known']);
@@ -260,17 +251,11 @@ describe('a reminder', () => {
 
   it('is counted with what it brought', async () => {
     const { shop, clientId, racket, ticket } = await withBed();
-    await open.db.transaction((transaction) =>
-      recordsOf(transaction, shop.id).outbox.addReminder(
-        person,
-        letter(clientId, ticket.id),
-        new Date(),
-      ),
+    await shop.together((records) =>
+      records.outbox.addReminder(person, letter(clientId, ticket.id), new Date()),
     );
-    const held = await open.db.transaction((transaction) =>
-      recordsOf(transaction, shop.id).outbox.hold(new Date()),
-    );
-    await shop.outbox.sent(held?.id ?? '');
+    const held = await shop.together((records) => records.outbox.hold(new Date()));
+    await shop.outbox.sent(held?.id ?? '', 'ada@court.example');
     expect(await shop.outbox.broughtByReminders()).toEqual({ sent: 1, came: 0 });
     await shop.tickets.add(randomUUID(), {
       racketId: racket.id,

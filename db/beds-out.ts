@@ -5,7 +5,8 @@ import type { JobRecord } from '@/core/record/record';
 import type { Sport } from '@/core/terms/sport';
 import { bedsOut } from './ageing-schema';
 import type { Connection } from './connection';
-import { clients, frames, rackets, tickets } from './schema';
+import { clients, frames, rackets } from './racket-schema';
+import { tickets } from './ticket-schema';
 
 /** A bed whose day is to be worked out, with what it hangs on. */
 export interface BedToWorkOut {

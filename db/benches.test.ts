@@ -1,13 +1,12 @@
 /** Benches, and what is arranged at them. */
 import { randomUUID } from 'node:crypto';
+import { sql } from 'drizzle-orm';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { USUAL_WEEK } from '@/core/queue/hours';
 import { frameSpec } from '@/core/testing/frame-spec';
 import type { OpenDatabase } from './connection';
-import { people } from './doors-schema';
 import { hearDay } from './live';
-import { newWorkshop, openTestDatabase } from './testing';
-import { recordsOf } from './workshop';
+import { newPerson, newWorkshop, openTestDatabase } from './testing';
 
 let open: OpenDatabase;
 beforeAll(async () => {
@@ -47,9 +46,7 @@ async function withTickets(count: number) {
   const arrange = (wanted: readonly number[], seen: readonly number[]) => {
     const turns = (numbers: readonly number[]) =>
       numbers.map((number, turn) => ({ number, benchId, turn }));
-    return open.db.transaction((transaction) =>
-      recordsOf(transaction, shop.id).benches.arrange(turns(wanted), turns(seen)),
-    );
+    return shop.together((records) => records.benches.arrange(turns(wanted), turns(seen)));
   };
   return { shop, benchId, tickets, arrange };
 }
@@ -103,17 +100,11 @@ describe('the day', () => {
 });
 
 describe('a ticket that is taken', () => {
-  const newPerson = async (name: string): Promise<string> => {
-    const [row] = await open.db
-      .insert(people)
-      .values({ name, email: `${randomUUID()}@shop.example` })
-      .returning({ id: people.id });
-    return row?.id ?? '';
-  };
-
   it('belongs to one of any number who take it at the same moment', async () => {
     const { shop, tickets, benchId } = await withTickets(1);
-    const hands = await Promise.all(['Ada', 'Bel', 'Cai', 'Dov', 'Eri'].map(newPerson));
+    const hands = await Promise.all(
+      ['Ada', 'Bel', 'Cai', 'Dov', 'Eri'].map((name) => newPerson(open.db, name)),
+    );
     const id = tickets[0]?.id ?? '';
     const answers = await Promise.all(
       hands.map((person) => shop.benches.take(id, person, benchId)),
@@ -126,7 +117,7 @@ describe('a ticket that is taken', () => {
 
   it('goes to another only where they say so, and is let go only by whoever has it', async () => {
     const { shop, tickets } = await withTickets(1);
-    const [ada, bel] = [await newPerson('Ada'), await newPerson('Bel')];
+    const [ada, bel] = [await newPerson(open.db, 'Ada'), await newPerson(open.db, 'Bel')];
     const id = tickets[0]?.id ?? '';
     expect(await shop.benches.takenOf(id)).toBeUndefined();
     await shop.benches.take(id, ada, null);
@@ -148,8 +139,7 @@ describe('what happens in a day', () => {
     const leaveOther = await hearDay(open.db, other.shop.id, () => heard.push('other'));
     await shop.benches.setHereFrom(tickets[0]?.id ?? '', '2029-12-31T10:00');
     await expect.poll(() => heard).toEqual(['mine']);
-    await open.db.transaction(async (transaction) => {
-      const { tickets: inside } = recordsOf(transaction, shop.id);
+    await shop.together(async ({ tickets: inside }) => {
       for (const version of [1, 2, 3])
         await inside.change(1, version, { wish: `softer ${version}` });
     });
@@ -159,6 +149,11 @@ describe('what happens in a day', () => {
     await shop.benches.setHereFrom(tickets[0]?.id ?? '', null);
     await other.shop.benches.setHereFrom(other.tickets[0]?.id ?? '', '2029-12-31T10:00');
     await expect.poll(() => heard).toEqual(['mine', 'mine', 'other']);
+    // What happened while the line was cut was heard by nobody: with the next one, all look again.
+    await open.db.execute(
+      sql`select pg_terminate_backend(pid) from pg_stat_activity where query like 'listen %' and datname = current_database()`,
+    );
+    await expect.poll(() => heard, { timeout: 10_000 }).toEqual(['mine', 'mine', 'other', 'other']);
     leaveOther();
   });
 });

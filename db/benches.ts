@@ -7,7 +7,8 @@ import { arrangements, benches } from './day-schema';
 import { people } from './doors-schema';
 import { eventPlayers, eventRackets, events } from './event-schema';
 import { holdWorkshop, missed, type Saved } from './saving';
-import { benchEvents, frames, machines, rackets, tickets } from './schema';
+import { frames, machines, rackets } from './racket-schema';
+import { benchDeeds, tickets } from './ticket-schema';
 
 export type Bench = typeof benches.$inferSelect;
 /** A bench with the machine that stands there; null where any does. */
@@ -39,6 +40,8 @@ export interface TicketOfDay {
   readonly takenBenchId: string | null;
   /** The bench that strings for its player, at an event that wants one for each. */
   readonly playerBenchId: string | null;
+  /** Who plays with it at an event. */
+  readonly playerId: string | null;
 }
 
 /** Who took a ticket to string it. */
@@ -139,7 +142,7 @@ export function benchesOf(db: Connection, workshopId: string) {
           stepsDone: STEPS_DONE,
           by: sql<
             string | null
-          >`(select ${people.name} from ${benchEvents} join ${people} on ${people.id} = ${benchEvents.personId} where ${benchEvents.ticketId} = ${tickets.id} order by ${benchEvents.arrived} desc limit 1)`,
+          >`(select ${people.name} from ${benchDeeds} join ${people} on ${people.id} = ${benchDeeds.personId} where ${benchDeeds.ticketId} = ${tickets.id} order by ${benchDeeds.arrived} desc limit 1)`,
           benchId: arrangements.benchId,
           turn: arrangements.turn,
           hereFrom: arrangements.hereFrom,
@@ -147,7 +150,8 @@ export function benchesOf(db: Connection, workshopId: string) {
           takenBenchId: arrangements.takenBenchId,
           playerBenchId: sql<
             string | null
-          >`case when ${events.oneBench} then ${eventPlayers.benchId} end`,
+          >`case when ${events.oneBench} then coalesce(${eventPlayers.benchId}, ${eventPlayers.givenBenchId}) end`,
+          playerId: eventRackets.playerId,
         })
         .from(tickets)
         .innerJoin(rackets, eq(rackets.id, tickets.racketId))

@@ -6,6 +6,7 @@ import type { JobBooks } from '@/core/papers/payment';
 import { newtons } from '@/core/measure/units';
 import { drawnOf } from '@/core/record/drawn';
 import type { EarlierJob } from '@/core/record/earlier-job';
+import { jobListIn } from '@/core/record/job-list';
 import { readQuestion } from '@/core/record/question';
 import { frameSpec } from '@/core/testing/frame-spec';
 import { recordOf } from '@/core/testing/records';
@@ -13,10 +14,8 @@ import { usual } from '@/core/testing/usual';
 import type { BroughtRecord } from './brought';
 import { feedAt } from './calendar-feeds';
 import type { OpenDatabase } from './connection';
-import { people } from './doors-schema';
 import { payments } from './papers-schema';
-import { newWorkshop, openTestDatabase } from './testing';
-import { recordsOf } from './workshop';
+import { newPerson, newWorkshop, openTestDatabase, withJobs } from './testing';
 
 let open: OpenDatabase;
 beforeAll(async () => {
@@ -25,9 +24,6 @@ beforeAll(async () => {
 afterAll(() => open.close());
 
 const goOn = async () => undefined;
-const inside = <T>(id: string, work: (records: ReturnType<typeof recordsOf>) => Promise<T>) =>
-  open.db.transaction((transaction) => work(recordsOf(transaction, id)));
-
 const earlier = (changes: Partial<EarlierJob> = {}): EarlierJob => ({
   client: 'Ada Brill',
   racket: 'Threllan 100',
@@ -51,7 +47,7 @@ describe('jobs of before', () => {
     );
     await shop.frames.add({ name: 'Threllan 100', spec: frameSpec() }, frameId);
     const racket = await shop.rackets.add({ clientId, frameId, label: '', mark: 'A1', notes: '' });
-    await inside(shop.id, ({ brought }) =>
+    await shop.together(({ brought }) =>
       brought.bringEarlier(
         [
           earlier(),
@@ -79,12 +75,9 @@ describe('jobs of before', () => {
 
   it('are found by their words, their day and their tension, and lead to their racket', async () => {
     const shop = await newWorkshop(open.db);
-    await inside(shop.id, ({ brought }) => brought.bringEarlier([earlier()], goOn));
+    await shop.together(({ brought }) => brought.bringEarlier([earlier()], goOn));
     for (const asked of ['brill weft', '7 apr 2025', '24/23 kg']) {
-      const found = await open.db.transaction(async (transaction) => {
-        await transaction.execute(sql`select set_config('orthotens.workshop', ${shop.id}, true)`);
-        return recordsOf(transaction, shop.id).found.find(readQuestion(asked, '2026-01-05T10:00'));
-      });
+      const found = await shop.found.find(readQuestion(asked, '2026-01-05T10:00'));
       const job = found.find(({ kind }) => kind === 'job');
       expect([asked, job?.number, job?.title]).toEqual([
         asked,
@@ -96,10 +89,28 @@ describe('jobs of before', () => {
     }
   });
 
+  it('have no place in the list of jobs, whatever they are found by', async () => {
+    const { shop } = await withJobs(open.db, [1200], 'Ada Brill');
+    await shop.together(({ brought }) => brought.bringEarlier([earlier()], goOn));
+    for (const parameters of [{ find: 'ada brill' }, { find: 'ada brill', order: 'price' }]) {
+      const page = await shop.jobs.page({
+        list: jobListIn(parameters),
+        question: readQuestion('ada brill', '2026-01-05T10:00'),
+        leastMinor: undefined,
+        mostMinor: undefined,
+      });
+      expect([page.jobs.map(({ number }) => number), page.more, page.count]).toEqual([
+        [1],
+        false,
+        1,
+      ]);
+    }
+  });
+
   it('come in as a whole or not at all', async () => {
     const shop = await newWorkshop(open.db);
     const rows = Array.from({ length: 1200 }, (_, i) => earlier({ client: `Client ${i}` }));
-    const stopped = inside(shop.id, ({ brought }) =>
+    const stopped = shop.together(({ brought }) =>
       brought.bringEarlier(rows, (done) => {
         if (done >= 1000) throw new Error('stopped');
       }),
@@ -167,7 +178,7 @@ describe('closed jobs', () => {
     });
     expect(out.map(({ record }) => record.remarks)).toEqual(['notched', 'new grommets', '']);
     const empty = await newWorkshop(open.db);
-    await inside(empty.id, ({ brought }) => brought.bringRecords(out, goOn));
+    await empty.together(({ brought }) => brought.bringRecords(out, goOn));
     expect(await empty.brought.recordsAfter(0, 100)).toEqual(out);
     expect(await empty.brought.recordsAfter(1, 1)).toEqual(out.slice(1, 2));
     // Its frame came with it, what is owed is owed here too, and the next ticket has the next number.
@@ -183,7 +194,7 @@ describe('closed jobs', () => {
       const other = await newWorkshop(open.db);
       const [job] = out;
       if (job)
-        await inside(other.id, ({ brought }) =>
+        await other.together(({ brought }) =>
           brought.bringRecords([{ ...job, books } as BroughtRecord], goOn),
         );
       const [theirs] = await other.rackets.find('');
@@ -203,7 +214,7 @@ describe('closed jobs', () => {
   it('of which only the latest of each racket that is not here says when it is due', async () => {
     const shop = await newWorkshop(open.db);
     const closedAt = (day: string) => new Date(`${day}T12:00:00Z`);
-    await inside(shop.id, ({ brought }) =>
+    await shop.together(({ brought }) =>
       brought.bringRecords(
         [
           { number: 1, closedAt: closedAt('2026-01-05'), record: recordOf() },
@@ -238,11 +249,7 @@ describe('closed jobs', () => {
 describe('the address of a calendar', () => {
   it('answers until it is withdrawn, and never for who has left', async () => {
     const shop = await newWorkshop(open.db);
-    const [person] = await open.db
-      .insert(people)
-      .values({ name: 'Nell', email: `${randomUUID()}@shop.example` })
-      .returning({ id: people.id });
-    const personId = person?.id ?? '';
+    const personId = await newPerson(open.db);
     await shop.members.add(personId, 'stringer');
     const token = await shop.calendarFeeds.ensure(personId);
     expect(await shop.calendarFeeds.ensure(personId)).toBe(token);

@@ -1,7 +1,7 @@
 /** What comes in from elsewhere in one piece: jobs of before, and closed jobs with their records. */
 import { randomUUID } from 'node:crypto';
 import { and, asc, count, desc, eq, inArray, isNull, sql } from 'drizzle-orm';
-import { sameName } from '@/core/measure/reading';
+import { sameName } from '@/core/measure/typed';
 import { wallTime } from '@/core/measure/promised-time';
 import { paidMinor, type JobBooks } from '@/core/papers/payment';
 import type { EarlierJob } from '@/core/record/earlier-job';
@@ -11,7 +11,9 @@ import { earlierJobs } from './earlier-schema';
 import { payments } from './papers-schema';
 import { jobCurrency } from './jobs';
 import { addMany, holdWorkshop, inPieces } from './saving';
-import { clients, frames, rackets, tickets, workshops } from './schema';
+import { clients, frames, rackets } from './racket-schema';
+import { tickets } from './ticket-schema';
+import { workshops } from './workshop-schema';
 
 export type BroughtJob = typeof earlierJobs.$inferSelect;
 
@@ -306,6 +308,7 @@ export function broughtOf(db: Connection, workshopId: string) {
           ticketId: payments.ticketId,
           day: payments.day,
           way: payments.way,
+          kind: payments.kind,
           amountMinor: payments.amountMinor,
           note: payments.note,
         })

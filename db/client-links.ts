@@ -2,7 +2,7 @@ import { randomBytes } from 'node:crypto';
 import { and, desc, eq, isNull, sql } from 'drizzle-orm';
 import type { Connection } from './connection';
 import { clientLinks, wishes } from './papers-schema';
-import { clients, frames, rackets } from './schema';
+import { clients, frames, rackets } from './racket-schema';
 
 /** 128 bits by chance: nobody guesses one, and it fits a small code. */
 export const newToken = (): string => randomBytes(16).toString('base64url');
@@ -57,20 +57,13 @@ export function clientLinksOf(db: Connection, workshopId: string) {
 
     /** Keeps that a client wants to bring their racket; one wish a racket is open at a time. */
     async wish(racketId: string, text: string): Promise<void> {
-      const [open] = await db
-        .select({ id: wishes.id })
-        .from(wishes)
-        .where(
-          and(
-            eq(wishes.workshopId, workshopId),
-            eq(wishes.racketId, racketId),
-            isNull(wishes.answeredAt),
-          ),
-        );
-      if (!open) await db.insert(wishes).values({ workshopId, racketId, text });
+      await db.insert(wishes).values({ workshopId, racketId, text }).onConflictDoNothing();
     },
 
-    openWishes: (): Promise<
+    /** What clients asked for on their own pages and nobody has seen, the earliest first. */
+    openWishes: (
+      limit: number,
+    ): Promise<
       readonly {
         readonly id: string;
         readonly at: Date;
@@ -97,7 +90,7 @@ export function clientLinksOf(db: Connection, workshopId: string) {
         .leftJoin(frames, eq(frames.id, rackets.frameId))
         .where(and(eq(wishes.workshopId, workshopId), isNull(wishes.answeredAt)))
         .orderBy(wishes.at)
-        .limit(50),
+        .limit(limit),
 
     /** Whether a racket's owner has a wish open. */
     async hasWish(racketId: string): Promise<boolean> {

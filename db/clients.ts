@@ -1,18 +1,32 @@
 import { randomUUID } from 'node:crypto';
-import Fuse from 'fuse.js';
-import { and, asc, count, eq, ilike, isNull, not, or, sql, type SQL } from 'drizzle-orm';
+import { and, asc, count, eq, ilike, isNull, or, sql, type SQL } from 'drizzle-orm';
+import {
+  mergedClient,
+  partedClient,
+  USUAL_MERGE,
+  type MergedClient,
+} from '@/core/advice/one-client';
 import type { Talk } from '@/core/advice/talk';
 import type { Connection } from './connection';
+import { rowsOfWords } from './found';
 import { addMany, containing, holdWorkshop, inPieces, missed, type Saved } from './saving';
-import { clients, rackets, tickets } from './schema';
+import { clients, rackets } from './racket-schema';
+import { tickets } from './ticket-schema';
 
 export type Client = typeof clients.$inferSelect;
 export type ClientFacts = Pick<Client, 'name' | 'contact' | 'tensionUnit' | 'notes'> &
   Partial<Pick<Client, 'address' | 'mayWrite'>>;
 
-/** Names that a search for near ones looks through, and how near is near, 0 to 1. */
-const NAMES_COMPARED = 5000;
-const NEAR = 0.35;
+type Merged = NonNullable<Client['mergedFrom']>;
+
+const knownOf = ({
+  contact,
+  address,
+  notes,
+  tensionUnit,
+  mayWrite,
+  talk,
+}: Client): MergedClient => ({ contact, address, notes, tensionUnit, mayWrite, talk });
 
 /** Since when a client has said what they say to being written to; it stays where they say the same. */
 const consentOf = ({ mayWrite }: Partial<ClientFacts>) =>
@@ -38,29 +52,41 @@ export function clientsOf(db: Connection, workshopId: string) {
       .limit(limit)
       .offset(offset);
 
-  return {
-    /** Whose name or address of any kind holds the text, by name. */
-    find: (text: string, limit = 200, offset = 0): Promise<Client[]> =>
-      walk(text === '' ? undefined : holds(text), limit, offset),
+  /** Who goes by all words of a text, by name; of one or two signs, whose name or address of any kind holds them. */
+  function find(text: string, limit = 200, offset = 0): Promise<Client[]> {
+    const found = rowsOfWords('client', text, limit, offset);
+    if (found) return walk(sql`${clients.id} in ${found}`, limit);
+    return walk(text === '' ? undefined : holds(text), limit, offset);
+  }
 
-    /**
-     * Those whose names begin with the text, then those that hold it, and after them those whose names are near to what was
-     * typed: a slip, another spelling.
-     */
+  /** What the merge changed about the one who was kept is as before, save what somebody has changed since. */
+  async function partAgain(kept: Client, merge: Merged, other: Client): Promise<void> {
+    const facts = partedClient(knownOf(kept), merge, knownOf(other));
+    const { mayWriteSince: since } = merge.before;
+    await db
+      .update(clients)
+      .set({
+        ...facts,
+        ...(facts.mayWrite !== kept.mayWrite && {
+          mayWriteSince: since === null ? null : new Date(since),
+        }),
+        version: sql`${clients.version} + 1`,
+      })
+      .where(one(kept.id));
+  }
+
+  return {
+    find,
+
+    /** Those whose names begin with the text, and after them all others who go by its words: a part, a slip, another spelling. */
     async findNear(text: string, limit: number): Promise<Client[]> {
       if (text === '') return walk(undefined, limit);
       const begins = ilike(clients.name, containing(text).slice(1));
       const found = await walk(begins, limit);
-      if (found.length < limit)
-        found.push(...(await walk(and(holds(text), not(begins)), limit - found.length)));
-      if (text.length < 3 || found.length >= limit) return found;
-      const all = await walk(undefined, NAMES_COMPARED);
-      const near = new Fuse(all, { keys: ['name'], threshold: NEAR }).search(text, { limit });
+      if (found.length === limit) return found;
       const known = new Set(found.map(({ id }) => id));
-      return [...found, ...near.map(({ item }) => item).filter(({ id }) => !known.has(id))].slice(
-        0,
-        limit,
-      );
+      const near = await find(text, limit + found.length);
+      return [...found, ...near.filter(({ id }) => !known.has(id))].slice(0, limit);
     },
 
     /** Every client, by name. */
@@ -164,18 +190,36 @@ export function clientsOf(db: Connection, workshopId: string) {
      * Two rows turned out to be one person: the rackets of `from` become those of `into`, and `from` goes out
      * of the lists. Call it inside a transaction.
      */
-    async merge(from: string, into: string): Promise<Saved> {
+    async merge(from: string, into: string, choices = USUAL_MERGE): Promise<Saved> {
       const kept = await this.get(into);
       const gone = await this.get(from);
       if (!kept || !gone || kept.removedAt || gone.removedAt || from === into) return 'gone';
+      const after = mergedClient(kept, gone, choices);
+      const said = [kept, gone].find(({ mayWrite }) => mayWrite === after.mayWrite);
+      await db
+        .update(clients)
+        .set({
+          ...after,
+          mayWriteSince: said?.mayWriteSince ?? null,
+          version: sql`${clients.version} + 1`,
+        })
+        .where(one(into));
       await db
         .update(rackets)
-        .set({ clientId: into, clientBeforeMerge: from, version: sql`${rackets.version} + 1` })
+        .set({
+          clientId: into,
+          clientsBefore: sql`${rackets.clientsBefore} || ${from}::uuid`,
+          version: sql`${rackets.version} + 1`,
+        })
         .where(and(eq(rackets.workshopId, workshopId), eq(rackets.clientId, from)));
       await db
         .update(clients)
         .set({
           mergedInto: into,
+          mergedFrom: {
+            before: { ...knownOf(kept), mayWriteSince: kept.mayWriteSince?.toISOString() ?? null },
+            after,
+          },
           removedAt: new Date(),
           version: sql`${clients.version} + 1`,
         })
@@ -183,32 +227,49 @@ export function clientsOf(db: Connection, workshopId: string) {
       return 'saved';
     },
 
-    /** Takes a merge back: everybody has their own rackets again. Call it inside a transaction. */
-    async unmerge(from: string): Promise<Saved> {
+    /**
+     * Takes a merge back: everybody has their own rackets again, as far as they have not gone to somebody else since. The
+     * later of two merges is taken back first. Call it inside a transaction.
+     */
+    async unmerge(from: string): Promise<'saved' | 'gone' | 'merged on'> {
       const gone = await this.get(from);
       if (!gone?.mergedInto) return 'gone';
+      const kept = await this.get(gone.mergedInto);
+      if (kept?.mergedInto) return 'merged on';
+      if (kept && gone.mergedFrom) await partAgain(kept, gone.mergedFrom, gone);
+      const before = rackets.clientsBefore;
       await db
         .update(rackets)
-        .set({ clientId: from, clientBeforeMerge: null, version: sql`${rackets.version} + 1` })
+        .set({
+          clientId: from,
+          clientsBefore: sql`trim_array(${before}, 1)`,
+          version: sql`${rackets.version} + 1`,
+        })
         .where(
           and(
             eq(rackets.workshopId, workshopId),
             eq(rackets.clientId, gone.mergedInto),
-            eq(rackets.clientBeforeMerge, from),
+            sql`${before}[cardinality(${before})] = ${from}`,
           ),
         );
       await db
         .update(clients)
-        .set({ mergedInto: null, removedAt: null, version: sql`${clients.version} + 1` })
+        .set({
+          mergedInto: null,
+          mergedFrom: null,
+          removedAt: null,
+          version: sql`${clients.version} + 1`,
+        })
         .where(one(from));
       return 'saved';
     },
 
+    /** Who was merged into another is parted from them instead of put back. */
     async setRemoved(id: string, removed: boolean): Promise<void> {
       await db
         .update(clients)
         .set({ removedAt: removed ? new Date() : null, version: sql`${clients.version} + 1` })
-        .where(one(id));
+        .where(and(one(id), isNull(clients.mergedInto)));
     },
   };
 }

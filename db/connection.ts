@@ -1,15 +1,10 @@
+import { sql } from 'drizzle-orm';
 import { drizzle, type NodePgDatabase } from 'drizzle-orm/node-postgres';
 import { Pool } from 'pg';
-import * as day from './day-schema';
-import * as doors from './doors-schema';
-import * as earlier from './earlier-schema';
-import * as papers from './papers-schema';
-import * as shelf from './shelf-schema';
-import * as records from './schema';
+import { FairPool, noteRefusals } from './fair-pool';
+import { keepPlans } from './kept-plans';
 
-const schema = { ...records, ...papers, ...earlier, ...day, ...shelf, ...doors };
-
-export type Database = NodePgDatabase<typeof schema> & { readonly $client: Pool };
+export type Database = NodePgDatabase & { readonly $client: Pool };
 /** Either the database or a transaction of it. */
 export type Connection = Database | Parameters<Parameters<Database['transaction']>[0]>[0];
 
@@ -22,7 +17,7 @@ export interface OpenDatabase {
 const PATIENCE = {
   page: {
     statement_timeout: 10_000,
-    lock_timeout: 4000,
+    lock_timeout: 2500,
     idle_in_transaction_session_timeout: 15_000,
     query_timeout: 12_000,
     // Questions of a page are short: to compile one takes longer than to answer it.
@@ -32,20 +27,25 @@ const PATIENCE = {
   command: { options: '-c orthotens.everything=on' },
 } as const;
 
+/** How long a page waits until its part of the application may have another connection; only its own part waits. */
+const TURN_MS = 9000;
+
 /** Opens a pool: for pages, which give up in time, or for a command, which takes the time it needs. */
 export function openDatabase(url: string, use: keyof typeof PATIENCE = 'page'): OpenDatabase {
-  const pool = new Pool({
-    connectionString: url,
-    max: 10,
-    connectionTimeoutMillis: 5000,
-    ...PATIENCE[use],
-  });
+  const config = { connectionString: url, connectionTimeoutMillis: 5000, ...PATIENCE[use] };
+  const pool = use === 'page' ? new FairPool(config, TURN_MS) : new Pool({ ...config, max: 10 });
   // A connection that dies with its server, idle or in the middle of a transaction, must not take the
   // process with it: the query that waits fails with a sentence, the next one opens another.
   const lost = ({ message }: Error) => console.error(`Lost a database connection: ${message}`);
   pool.on('error', lost);
-  pool.on('connect', (client) => client.on('error', lost));
-  return { db: drizzle(pool, { schema, casing: 'snake_case' }), close: () => pool.end() };
+  pool.on('connect', (client) => {
+    client.on('error', lost);
+    if (use === 'page') {
+      keepPlans(client);
+      noteRefusals(client);
+    }
+  });
+  return { db: drizzle(pool, { casing: 'snake_case' }), close: () => pool.end() };
 }
 
 type Entrance = 'DATABASE_URL' | 'ORTHOTENS_DOORS_URL';
@@ -63,3 +63,13 @@ function pool(entrance: Entrance): Database {
 export const database = (): Database => pool('DATABASE_URL');
 /** Its pool for the doors: who somebody is. */
 export const doorsDatabase = (): Database => pool('ORTHOTENS_DOORS_URL');
+
+/** Whether the database answers both of the application's ways to it. */
+export async function doesAnswer(): Promise<boolean> {
+  try {
+    await Promise.all([database(), doorsDatabase()].map((each) => each.execute(sql`select 1`)));
+    return true;
+  } catch {
+    return false;
+  }
+}

@@ -14,7 +14,9 @@ import {
 import type { Hand } from '@/core/bench/times';
 import { document } from './document';
 import { ofWorkshop, people } from './doors-schema';
-import { machines, ownedRow, tickets } from './schema';
+import { machines } from './racket-schema';
+import { tickets } from './ticket-schema';
+import { ownedRow } from './workshop-schema';
 import { BENCH_HOURS } from './shapes';
 
 /** A place at which one racket after the other is strung. */

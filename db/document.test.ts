@@ -6,7 +6,13 @@ import { LIBRARY } from '@/core/frame/library';
 import { USUAL_HOUSE } from '@/core/house/house-rules';
 import { recordJob } from '@/core/record/record';
 import { usualJob } from '@/core/testing/jobs';
-import { readDocument, UnreadableDocument, writeDocument, type Shape } from './document';
+import {
+  readDocument,
+  UnreadableDocument,
+  UnwritableDocument,
+  writeDocument,
+  type Shape,
+} from './document';
 import { DEED, FRAME_SPEC, HOUSE_RULES, JOB_RECORD, TALK } from './shapes';
 
 const NAMED: Shape<{ name: string; town: string }> = {
@@ -32,6 +38,12 @@ describe('a document', () => {
       UnreadableDocument,
     );
   });
+});
+
+it('what could not be read again is not written', () => {
+  const nameless = { name: 7, town: 'Here' } as unknown as { name: string; town: string };
+  expect(() => writeDocument(NAMED, nameless)).toThrow(UnwritableDocument);
+  expect(() => writeDocument(NAMED, nameless)).toThrow('A thing cannot be kept: name');
 });
 
 // Rows as they were written before documents carried a number.
@@ -75,6 +87,9 @@ describe('rows of the first shape', () => {
       inspection: null,
       price: null,
       machine: null,
+      dial: null,
+      closing: null,
+      strung: null,
       hands: null,
     });
     const first = JSON.parse(JSON.stringify(record)) as Record<string, unknown>;

@@ -21,6 +21,14 @@ export class UnreadableDocument extends Error {
   override name = 'UnreadableDocument';
 }
 
+/** What could never be read again, refused before it is kept. */
+export class UnwritableDocument extends Error {
+  override name = 'UnwritableDocument';
+}
+
+const issueIn = ({ issues: [issue] }: z.ZodError): string =>
+  `${issue?.path.join('.') ?? ''} ${issue?.message ?? ''}`;
+
 const latest = ({ steps }: Shape<unknown>): number => steps.length + 1;
 
 /** A stored document as what it is today. */
@@ -33,17 +41,15 @@ export function readDocument<T>(shape: Shape<T>, stored: Stored): T {
   const now = shape.steps.slice(number - 1).reduce<Stored>((old, step) => step(old), document);
   const read = shape.schema.safeParse(now);
   if (read.success) return read.data;
-  const [issue] = read.error.issues;
-  throw new UnreadableDocument(
-    `${shape.name} cannot be read: ${issue?.path.join('.') ?? ''} ${issue?.message ?? ''}`,
-  );
+  throw new UnreadableDocument(`${shape.name} cannot be read: ${issueIn(read.error)}`);
 }
 
-/** A document with the number of its shape, as it is stored. */
-export const writeDocument = <T extends object>(shape: Shape<T>, value: T): Stored => ({
-  ...value,
-  shape: latest(shape),
-});
+/** A document with the number of its shape, as it is stored; what could not be read again is not written. */
+export function writeDocument<T extends object>(shape: Shape<T>, value: T): Stored {
+  const { error } = shape.schema.safeParse(value);
+  if (error) throw new UnwritableDocument(`${shape.name} cannot be kept: ${issueIn(error)}`);
+  return { ...value, shape: latest(shape) };
+}
 
 /** A JSON column of documents of a shape. */
 export const document = <T extends object>(shape: Shape<T>) =>

@@ -15,19 +15,19 @@ import {
   uuid,
 } from 'drizzle-orm/pg-core';
 
-/** The setting that a command sets which works on all workshops at once: a migration, a backup. */
-const EVERYTHING = sql`current_setting('orthotens.everything', true) = 'on'`;
-/** The workshop that a transaction works in; null in none. */
-export const WORKSHOP = sql`nullif(current_setting('orthotens.workshop', true), '')::uuid`;
-/** Who works in a transaction. */
-export const PERSON = sql`nullif(current_setting('orthotens.person', true), '')::uuid`;
+// Each is asked for once a question, as a select of its own: asked row by row it made up most of a long walk.
+
+/** The workshop that a transaction works in, as it was signed for (`walls.ts`); null in none. */
+export const WORKSHOP = sql`(select at_workshop())`;
+/** Who works in a transaction, signed for likewise. */
+export const PERSON = sql`(select at_person())`;
 
 /** A wall: rows that do not satisfy this are neither seen nor written. */
 export const wall = (seen: SQL, written: SQL = seen) =>
   pgPolicy('wall', {
     for: 'all',
-    using: sql`${EVERYTHING} or (${seen})`,
-    withCheck: sql`${EVERYTHING} or (${written})`,
+    using: seen,
+    withCheck: written,
   });
 
 /** Rows of the workshop that is at work, and no others. */
@@ -55,6 +55,8 @@ export const people = pgTable(
     /** What they sign in with. */
     username: text().unique(),
     displayUsername: text(),
+    /** Whether a password alone does not let them in. */
+    twoFactorEnabled: boolean().notNull().default(false),
     ...stamped(),
   },
   (t) => [
@@ -87,6 +89,14 @@ export const sessions = pgTable(
     lockedAt: instant(),
     /** Who watches what a learner strings. */
     watchedBy: uuid(),
+    /** When somebody was last at it, to the minute; of sessions on a trusted device alone. */
+    seenAt: instant(),
+    /** Made or opened again by a short code: it is for the work of a day, until a password is given. */
+    byCode: boolean().notNull().default(false),
+    /** Made by a passkey, which is two factors in one. */
+    byPasskey: boolean().notNull().default(false),
+    /** When the password was given last on a session that a code had made. */
+    provenAt: instant(),
     ...stamped(),
   },
   (t) => [index().on(t.userId), atTheDoors()],
@@ -143,6 +153,22 @@ export const passkeys = pgTable(
   (t) => [index().on(t.userId), index().on(t.credentialID), atTheDoors()],
 );
 
+/** What is asked beside a password: the secret of an app's codes (RFC 6238), and spare codes, both encrypted. */
+export const secondSteps = pgTable(
+  'second_steps',
+  {
+    id: uuid().primaryKey().defaultRandom(),
+    userId: ofPerson().unique(),
+    secret: text().notNull(),
+    backupCodes: text().notNull(),
+    /** Whether a code of it was given once; until then it is not asked for. */
+    verified: boolean().notNull().default(false),
+    failedVerificationCount: integer().notNull().default(0),
+    lockedUntil: instant(),
+  },
+  () => [atTheDoors()],
+);
+
 /** Requests at the doors, by address. */
 export const rateLimits = pgTable(
   'rate_limits',
@@ -166,3 +192,6 @@ export const attempts = pgTable(
   },
   () => [atTheDoors()],
 );
+
+/** What the place of a transaction is signed by (`walls.ts`). Only the owner of the tables reads it. */
+export const wallKeys = pgTable('wall_keys', { key: text().primaryKey() }, () => [wall(sql`true`)]);

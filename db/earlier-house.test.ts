@@ -7,7 +7,8 @@ import { sql } from 'drizzle-orm';
 import { migrate } from 'drizzle-orm/node-postgres/migrator';
 import { afterAll, beforeAll, expect, it } from 'vitest';
 import { openDatabase, type OpenDatabase } from './connection';
-import { clients, trail } from './schema';
+import { clients } from './racket-schema';
+import { trail } from './workshop-schema';
 import { giveRights } from './rights';
 import { migrateDatabase, migratesRecords } from './migrate';
 

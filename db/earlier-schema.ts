@@ -6,7 +6,6 @@ import {
   doublePrecision,
   foreignKey,
   index,
-  integer,
   pgTable,
   text,
   timestamp,
@@ -14,7 +13,8 @@ import {
 } from 'drizzle-orm/pg-core';
 import type { TensionUnit } from '@/core/measure/units';
 import { ofWorkshop } from './doors-schema';
-import { rackets } from './schema';
+import { money } from './money-column';
+import { rackets } from './racket-schema';
 
 export const earlierJobs = pgTable(
   'earlier_jobs',
@@ -28,7 +28,7 @@ export const earlierJobs = pgTable(
     tensionUnit: text().$type<TensionUnit>(),
     mains: text().notNull(),
     crosses: text().notNull(),
-    priceMinor: integer(),
+    priceMinor: money(),
     /** What its price was in; the workshop's may change. */
     currency: text().notNull(),
     notes: text().notNull(),

@@ -14,7 +14,10 @@ import type { Sport } from '@/core/terms/sport';
 import { benches } from './day-schema';
 import { document } from './document';
 import { ofWorkshop } from './doors-schema';
-import { clients, ownedRow, strings, tickets } from './schema';
+import { money } from './money-column';
+import { clients, strings } from './racket-schema';
+import { tickets } from './ticket-schema';
+import { ownedRow } from './workshop-schema';
 import { EVENT_DAYS, STANDING_ORDERS } from './shapes';
 
 export const events = pgTable(
@@ -29,11 +32,11 @@ export const events = pgTable(
     benchIds: uuid().array().notNull(),
     /** So long before a match its rackets are ready. */
     leadMin: integer().notNull(),
-    labourMinor: integer().notNull(),
+    labourMinor: money().notNull(),
     /** Where the player brings the string. */
-    ownStringMinor: integer().notNull(),
+    ownStringMinor: money().notNull(),
     /** On top, where it is wanted within `rushMin`; 0 for nothing. */
-    rushMinor: integer().notNull(),
+    rushMinor: money().notNull(),
     rushMin: integer().notNull(),
     /** All rackets of a player at one bench. */
     oneBench: boolean().notNull(),
@@ -54,7 +57,10 @@ export const eventPlayers = pgTable(
     crossStringId: uuid(),
     crossGaugeMm: doublePrecision(),
     supplied: boolean().notNull(),
+    /** Where they want it strung. */
     benchId: uuid(),
+    /** Where it was given to while they want no bench by name; it is given anew when their match moves. */
+    givenBenchId: uuid(),
     /** When they play next, on the workshop’s clock; null while nobody knows. */
     onCourt: text(),
     court: text().notNull().default(''),
@@ -72,6 +78,10 @@ export const eventPlayers = pgTable(
     }),
     foreignKey({
       columns: [t.workshopId, t.benchId],
+      foreignColumns: [benches.workshopId, benches.id],
+    }),
+    foreignKey({
+      columns: [t.workshopId, t.givenBenchId],
       foreignColumns: [benches.workshopId, benches.id],
     }),
     foreignKey({

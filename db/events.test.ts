@@ -7,10 +7,9 @@ import { USUAL_WEEK } from '@/core/queue/hours';
 import { nextTags } from '@/core/tournament/court';
 import { newtons } from '@/core/measure/units';
 import type { OpenDatabase } from './connection';
-import type { EventFacts, PlayerFacts } from './events';
-import { newWorkshop, openTestDatabase } from './testing';
-import { tickets } from './schema';
-import { recordsOf } from './workshop';
+import type { PlayerFacts } from './events';
+import { EVENT, newWorkshop, openTestDatabase, PLAYER } from './testing';
+import { tickets } from './ticket-schema';
 
 let open: OpenDatabase;
 beforeAll(async () => {
@@ -18,33 +17,12 @@ beforeAll(async () => {
 });
 afterAll(() => open.close());
 
-const OPEN: EventFacts = {
-  name: 'Harbour Open',
-  sport: 'tennis',
-  days: { days: { '2030-06-03': [['08:00', '20:00']] } },
-  benchIds: [],
-  leadMin: 45,
-  labourMinor: 2200,
-  ownStringMinor: 1800,
-  rushMinor: 0,
-  rushMin: 0,
-  oneBench: true,
-  boardNames: false,
-};
 const ORDER = {
   count: 2,
   tension: { mainN: newtons(24, 'kg'), crossN: newtons(23, 'kg'), unit: 'kg' },
   when: 'every morning',
 } as const;
-const PLAYER: PlayerFacts = {
-  orders: { orders: [ORDER] },
-  mainStringId: null,
-  mainGaugeMm: null,
-  crossStringId: null,
-  crossGaugeMm: null,
-  supplied: false,
-  benchId: null,
-};
+const ORDERING: PlayerFacts = { ...PLAYER, orders: { orders: [ORDER] } };
 
 async function withPlayers(...names: string[]) {
   const shop = await newWorkshop(open.db);
@@ -58,18 +36,17 @@ async function withPlayers(...names: string[]) {
     },
     benchId,
   );
-  await shop.events.add({ ...OPEN, benchIds: [benchId] }, eventId);
+  await shop.events.add({ ...EVENT, benchIds: [benchId] }, eventId);
   const players: { readonly id: string; readonly clientId: string }[] = [];
   for (const name of names) {
     const [clientId, id] = [randomUUID(), randomUUID()];
     await shop.clients.add({ name, contact: '', tensionUnit: null, notes: '' }, clientId);
-    await shop.events.addPlayer(id, eventId, clientId, PLAYER);
+    await shop.events.addPlayer(id, eventId, clientId, ORDERING);
     players.push({ id, clientId });
   }
   const bag = (at: number, count: number) =>
-    open.db.transaction(async (transaction) => {
+    shop.together(async (records) => {
       const player = players[at] ?? { id: '', clientId: '' };
-      const records = recordsOf(transaction, shop.id);
       const tags = nextTags(await records.events.tags(eventId), count);
       for (const tag of tags) {
         const racket = await records.rackets.add({
@@ -89,9 +66,7 @@ async function withPlayers(...names: string[]) {
       }
     });
   const move = (id: string, onCourt: string | null) =>
-    open.db.transaction((transaction) =>
-      recordsOf(transaction, shop.id).events.moveCourt(id, onCourt, 'Court 2', 45),
-    );
+    shop.together((records) => records.events.moveCourt(id, onCourt, 'Court 2', 45));
   return { shop, eventId, benchId, players, bag, move };
 }
 
@@ -102,12 +77,12 @@ describe('an event', () => {
     expect(await shop.events.all()).toMatchObject([
       { name: 'Harbour Open', players: 2, rackets: 3 },
     ]);
-    const facts = { ...OPEN, name: 'Harbour Masters' };
+    const facts = { ...EVENT, name: 'Harbour Masters' };
     expect(await shop.events.change(eventId, 1, facts)).toBe('saved');
-    expect(await shop.events.change(eventId, 1, OPEN)).toBe('changed');
+    expect(await shop.events.change(eventId, 1, EVENT)).toBe('changed');
     await shop.events.setRemoved(eventId, true);
     expect(await shop.events.all()).toEqual([]);
-    expect(await shop.events.change(eventId, 3, OPEN)).toBe('gone');
+    expect(await shop.events.change(eventId, 3, EVENT)).toBe('gone');
   });
 
   it('never gives a tag out twice, with two bags at two counters at once', async () => {
@@ -122,12 +97,12 @@ describe('a player', () => {
   it('plays once at an event, comes back where they were taken off, and keeps what they want', async () => {
     const { shop, eventId, players } = await withPlayers('Ada');
     const [ada] = players;
-    expect(await shop.events.addPlayer(randomUUID(), eventId, ada?.clientId ?? '', PLAYER)).toBe(
+    expect(await shop.events.addPlayer(randomUUID(), eventId, ada?.clientId ?? '', ORDERING)).toBe(
       ada?.id,
     );
     await shop.events.setPlayerRemoved(ada?.id ?? '', true);
     expect(await shop.events.players(eventId)).toEqual([]);
-    await shop.events.addPlayer(randomUUID(), eventId, ada?.clientId ?? '', PLAYER);
+    await shop.events.addPlayer(randomUUID(), eventId, ada?.clientId ?? '', ORDERING);
     const [back] = await shop.events.players(eventId);
     expect(back?.orders.orders).toEqual([ORDER]);
   });
@@ -135,8 +110,8 @@ describe('a player', () => {
   it('has the name of whom they were merged into', async () => {
     const { shop, eventId, players } = await withPlayers('Ada', 'A. Brill');
     const [ada, brill] = players;
-    await open.db.transaction((transaction) =>
-      recordsOf(transaction, shop.id).clients.merge(ada?.clientId ?? '', brill?.clientId ?? ''),
+    await shop.together((records) =>
+      records.clients.merge(ada?.clientId ?? '', brill?.clientId ?? ''),
     );
     const names = (await shop.events.players(eventId)).map(({ name }) => name);
     expect(names).toEqual(['A. Brill', 'A. Brill']);
@@ -174,7 +149,7 @@ describe('a player', () => {
     expect(await shop.events.rackets(eventId)).toMatchObject([{ ...by, court: 'Court 7' }]);
   });
 
-  it('keeps the bench that they were given first, and is strung there', async () => {
+  it('are strung at the bench that they are given, anew when it is given anew, and always at the one that they want', async () => {
     const { shop, benchId, players, bag } = await withPlayers('Ada');
     const other = randomUUID();
     await shop.benches.add(
@@ -182,12 +157,21 @@ describe('a player', () => {
       other,
     );
     await bag(0, 1);
-    expect(await shop.events.giveBench(players[0]?.id ?? '', benchId)).toBe(benchId);
-    expect(await shop.events.giveBench(players[0]?.id ?? '', other)).toBe(benchId);
-    const [ticket] = await shop.benches.ticketsOfDay();
+    const id = players[0]?.id ?? '';
     const past = { times: { tennis: [], badminton: [], squash: [] }, jobs: [] };
-    expect(
-      ticket && dayJob({ ...ticket, unsuitedBenchIds: [] }, await shop.benches.all(), past).benches,
-    ).toEqual([benchId]);
+    const strungAt = async () => {
+      const [ticket] = await shop.benches.ticketsOfDay();
+      expect(ticket?.playerId).toBe(id);
+      const all = await shop.benches.all();
+      return ticket && dayJob({ ...ticket, unsuitedBenchIds: [] }, all, past).benches;
+    };
+    await shop.events.giveBench(id, benchId);
+    expect(await strungAt()).toEqual([benchId]);
+    await shop.events.giveBench(id, other);
+    expect(await strungAt()).toEqual([other]);
+    const player = await shop.events.player(id);
+    expect(player).toMatchObject({ benchId: null, bench: 'Back' });
+    await shop.events.changePlayer(id, player?.version ?? 0, { ...ORDERING, benchId });
+    expect(await strungAt()).toEqual([benchId]);
   });
 });

@@ -7,7 +7,8 @@ import type { Connection } from './connection';
 import { benches } from './day-schema';
 import { eventPlayers, eventRackets, events } from './event-schema';
 import { holdWorkshop, missed, type Saved } from './saving';
-import { clients, frames, rackets, tickets } from './schema';
+import { clients, frames, rackets } from './racket-schema';
+import { tickets } from './ticket-schema';
 
 export type WorkshopEvent = typeof events.$inferSelect;
 export type EventFacts = Omit<
@@ -78,7 +79,10 @@ export function eventsOf(db: Connection, workshopId: string) {
       .from(eventPlayers)
       .innerJoin(clients, eq(clients.id, eventPlayers.clientId))
       .leftJoin(into, eq(into.id, clients.mergedInto))
-      .leftJoin(benches, eq(benches.id, eventPlayers.benchId));
+      .leftJoin(
+        benches,
+        eq(benches.id, sql`coalesce(${eventPlayers.benchId}, ${eventPlayers.givenBenchId})`),
+      );
 
   const get = async (id: string): Promise<WorkshopEvent | undefined> => {
     const [row] = await db.select().from(events).where(one(id));
@@ -175,17 +179,9 @@ export function eventsOf(db: Connection, workshopId: string) {
         .where(onePlayer(id));
     },
 
-    /** Who has no bench yet gets this one; who has one keeps it. Says which it is. */
-    async giveBench(id: string, benchId: string): Promise<string> {
-      const [row] = await db
-        .update(eventPlayers)
-        .set({
-          benchId: sql`coalesce(${eventPlayers.benchId}, ${benchId}::uuid)`,
-          version: sql`${eventPlayers.version} + 1`,
-        })
-        .where(onePlayer(id))
-        .returning({ benchId: eventPlayers.benchId });
-      return row?.benchId ?? benchId;
+    /** Who wants no bench by name has their rackets strung at this one, until it is given anew. */
+    async giveBench(id: string, benchId: string): Promise<void> {
+      await db.update(eventPlayers).set({ givenBenchId: benchId }).where(onePlayer(id));
     },
 
     /** Where a player is on court; when stays, and so do the promises. */

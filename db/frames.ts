@@ -1,10 +1,10 @@
 import { randomUUID } from 'node:crypto';
-import { and, asc, eq, ilike, isNull, sql } from 'drizzle-orm';
+import { and, asc, eq, ilike, isNull, or, sql } from 'drizzle-orm';
 import type { FrameSpec } from '@/core/frame/frame';
 import type { Calibrated } from '@/core/load/calibrate';
 import type { Connection } from './connection';
 import { containing, missed, type Saved } from './saving';
-import { frames } from './schema';
+import { frames } from './racket-schema';
 
 export type Frame = typeof frames.$inferSelect;
 export interface FrameFacts {
@@ -27,12 +27,12 @@ export function framesOf(db: Connection, workshopId: string) {
         .limit(limit)
         .offset(offset),
 
-    /** The whole library. */
-    all: (): Promise<Frame[]> =>
+    /** The whole library: all that are there, and `also` one that a racket has though it was removed since. */
+    all: (also?: string | null): Promise<Frame[]> =>
       db
         .select()
         .from(frames)
-        .where(and(mine, isNull(frames.removedAt)))
+        .where(and(mine, or(isNull(frames.removedAt), also ? eq(frames.id, also) : undefined)))
         .orderBy(asc(frames.name), asc(frames.id)),
 
     async get(id: string): Promise<Frame | undefined> {

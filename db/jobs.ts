@@ -3,13 +3,17 @@ import type { SQL } from 'drizzle-orm';
 import type { Talk } from '@/core/advice/talk';
 import type { JobRecord } from '@/core/record/record';
 import type { Sport } from '@/core/terms/sport';
-import type { JobList, JobOrder } from '@/core/record/job-list';
+import { goesByWordsAlone, type JobList, type JobOrder } from '@/core/record/job-list';
+import type { Question } from '@/core/record/question';
 import type { TensionUnit } from '@/core/measure/units';
+import { onePage, span } from './a-page';
 import { courtWords } from './ageing-schema';
 import type { BedToWorkOut } from './beds-out';
 import type { Connection } from './connection';
-import { foundOf } from './found';
-import { corrections, tickets, workshops } from './schema';
+import { foundOf, rowsFor } from './found';
+import { ticketsOfClient } from './ticket-client';
+import { corrections, tickets } from './ticket-schema';
+import { workshops } from './workshop-schema';
 
 /** A closed job as a list shows it; nothing of its record is opened. */
 export interface ListedJob {
@@ -22,6 +26,8 @@ export interface ListedJob {
   readonly mark: string;
   readonly mainN: number;
   readonly crossN: number;
+  /** In words, where it was changed in the middle of the job. */
+  readonly strung: string | null;
   readonly unit: TensionUnit;
   readonly mains: string;
   readonly mainGaugeMm: number;
@@ -68,24 +74,29 @@ export interface StrungBy {
 export interface JobsAsked {
   readonly list: JobList;
   /** What its words come to; nothing where it has none. */
-  readonly question: Parameters<ReturnType<typeof foundOf>['find']>[0] | undefined;
+  readonly question: Question | undefined;
   readonly leastMinor: number | undefined;
   readonly mostMinor: number | undefined;
 }
 
 export interface JobPage {
   readonly jobs: readonly ListedJob[];
+  /** Whether another page comes after it. */
+  readonly more: boolean;
   /** Of all pages; beyond `COUNTED` nobody counts. */
   readonly count: number;
 }
 
-export const JOBS_A_PAGE = 50;
 /** More than this are not counted for a list, only listed. */
-export const COUNTED = 10_000;
-/** A list by words shows the latest so many. */
-export const FOUND_AT_MOST = 500;
+export const COUNTED = 1000;
 
-const PRICE = sql<number>`coalesce(${tickets.toPayMinor}, ${tickets.labourMinor} + ${tickets.stringMinor}, 0)`;
+/** How many beds of a string are looked at to tell how long it lasts. */
+const LASTING_AT_MOST = 100;
+
+const PRICE =
+  sql<number>`coalesce(${tickets.toPayMinor}, ${tickets.labourMinor} + ${tickets.stringMinor}, 0)`.mapWith(
+    Number,
+  );
 
 const ownCurrency = (workshopId: string) =>
   sql<string>`(select ${workshops.currency} from ${workshops} where ${workshops.id} = ${workshopId})`;
@@ -117,12 +128,10 @@ export function jobsOf(db: Connection, workshopId: string) {
   const beginning = (day: string, later = 0) =>
     sql`((${day}::date + ${later}::int)::timestamp at time zone (select ${workshops.timeZone} from ${workshops} where ${workshops.id} = ${workshopId}))`;
 
-  async function narrowed({ list, question, leastMinor, mostMinor }: JobsAsked) {
-    const found = question && (await foundOf(db).find(question, FOUND_AT_MOST));
-    const ids = found?.filter(({ kind }) => kind === 'job').map(({ rowId }) => rowId);
-    return and(
+  const narrowed = ({ list, question, leastMinor, mostMinor }: JobsAsked) =>
+    and(
       closed,
-      ids && (ids.length > 0 ? inArray(tickets.id, ids) : sql`false`),
+      question && sql`${tickets.id} in ${rowsFor('job', question)}`,
       list.sport ? eq(tickets.jobSport, list.sport) : undefined,
       list.frame ? eq(tickets.jobFrame, list.frame) : undefined,
       list.string
@@ -138,12 +147,11 @@ export function jobsOf(db: Connection, workshopId: string) {
       leastMinor === undefined ? undefined : gte(tickets.toPayMinor, leastMinor),
       mostMinor === undefined ? undefined : lte(tickets.toPayMinor, mostMinor),
       list.state === 'not collected' ? isNull(tickets.collectedAt) : undefined,
-      list.state === 'not paid' ? lt(tickets.paidMinor, tickets.toPayMinor) : undefined,
+      list.state === 'not paid' ? sql`${tickets.jobOwing}` : undefined,
       list.state === 'corrected'
         ? sql`exists (select 1 from ${corrections} where ${corrections.ticketId} = ${tickets.id})`
         : undefined,
     );
-  }
 
   const listed = () =>
     db
@@ -157,6 +165,7 @@ export function jobsOf(db: Connection, workshopId: string) {
         mark: sql<string>`${tickets.jobMark}`,
         mainN: sql<number>`${tickets.mainN}`,
         crossN: sql<number>`${tickets.crossN}`,
+        strung: tickets.jobStrung,
         unit: sql<TensionUnit>`${tickets.tensionUnit}`,
         mains: sql<string>`${tickets.jobMains}`,
         mainGaugeMm: sql<number>`${tickets.mainGaugeMm}`,
@@ -179,29 +188,55 @@ export function jobsOf(db: Connection, workshopId: string) {
     return [sql`${ORDER[order]} ${way}`, sql`${tickets.number} ${way}`];
   };
 
+  /** What words find comes in the order of the list: no more of it is looked for than is shown or counted. */
+  async function byWords(question: Question, page: number): Promise<JobPage> {
+    const [limit, offset] = span(page);
+    const found = await foundOf(db).jobs(question, Math.max(COUNTED + 1, offset + limit));
+    const { rows: ids, more } = onePage(found.slice(offset, offset + limit));
+    const jobs = await listed().where(and(closed, inArray(tickets.id, [...ids])));
+    return {
+      jobs: jobs.toSorted((a, b) => ids.indexOf(a.id) - ids.indexOf(b.id)),
+      more,
+      count: found.length,
+    };
+  }
+
   return {
     /** One page of a list, and how many there are. */
     async page(asked: JobsAsked): Promise<JobPage> {
-      const where = await narrowed(asked);
-      const jobs = await listed()
-        .where(where)
-        .orderBy(...inOrder(asked.list))
-        .limit(JOBS_A_PAGE)
-        .offset((asked.list.page - 1) * JOBS_A_PAGE);
-      const some = db
-        .select({ one: sql`1`.as('one') })
+      if (asked.question && goesByWordsAlone(asked.list))
+        return byWords(asked.question, asked.list.page);
+      const where = narrowed(asked);
+      const order = inOrder(asked.list);
+      const [limit, offset] = span(asked.list.page);
+      // What is passed over on the way to a page is only counted, never opened.
+      const shown = db
+        .select({ id: tickets.id })
         .from(tickets)
         .where(where)
-        .limit(COUNTED + 1)
-        .as('some');
+        .orderBy(...order)
+        .limit(limit)
+        .offset(offset)
+        .as('shown');
+      const { rows: jobs, more } = onePage(
+        await listed()
+          .innerJoin(shown, eq(shown.id, tickets.id))
+          .orderBy(...order),
+      );
+      const all = db
+        .select({ one: sql`1`.as('one') })
+        .from(tickets)
+        .where(where);
+      // Two indexes are put together for a string in either place, which a limit would keep the database from.
+      const some = (asked.list.string ? all : all.limit(COUNTED + 1)).as('some');
       const [counted] = await db.select({ count: sql<number>`count(*)::int` }).from(some);
-      return { jobs, count: counted?.count ?? 0 };
+      return { jobs, more, count: counted?.count ?? 0 };
     },
 
     /** All of a list from one number on, so that a long one is written out piece by piece. */
     async after(asked: JobsAsked, number: number, limit: number): Promise<readonly ListedJob[]> {
       return listed()
-        .where(and(await narrowed(asked), sql`${tickets.number} > ${number}`))
+        .where(and(narrowed(asked), sql`${tickets.number} > ${number}`))
         .orderBy(asc(tickets.number))
         .limit(limit);
     },
@@ -214,8 +249,15 @@ export function jobsOf(db: Connection, workshopId: string) {
         .orderBy(sql`${tickets.closedAt} asc nulls first`)
         .limit(limit),
 
-    /** How long beds with a string in their mains stayed out, and how many of them came back early. */
+    /** How long the latest beds with a string in their mains stayed out, and how many of them came back early. */
     async lasting(stringId: string): Promise<Lasting> {
+      const latest = db
+        .select({ id: tickets.id })
+        .from(tickets)
+        .where(and(closed, eq(tickets.mainStringId, stringId)))
+        .orderBy(sql`${tickets.closedAt} desc nulls last`)
+        .limit(LASTING_AT_MOST)
+        .as('latest');
       const [row] = await db
         .select({
           beds: sql<number>`count(*)::int`,
@@ -229,27 +271,49 @@ export function jobsOf(db: Connection, workshopId: string) {
         })
         .from(tickets)
         .innerJoin(NEXT_OF_RACKET, sql`next.taken_in is not null`)
-        .leftJoin(courtWords, eq(courtWords.ticketId, tickets.id))
-        .where(and(closed, eq(tickets.mainStringId, stringId)));
+        .innerJoin(latest, eq(latest.id, tickets.id))
+        .leftJoin(courtWords, eq(courtWords.ticketId, tickets.id));
       return row ?? { beds: 0, days: null, early: 0, hours: null };
     },
 
     /** Beds whose rackets came in again since a day, the latest first. */
-    async cameAgain(since: Date, limit = 500): Promise<readonly BedThatCame[]> {
-      const rows = await db
+    async cameAgain(since: Date, limit: number): Promise<readonly BedThatCame[]> {
+      // From what came, back to the bed that it came with: so that few are looked at, however many were strung.
+      const came = db
+        .select({
+          takenIn: tickets.takenIn,
+          before:
+            sql<string>`(select earlier.id from tickets earlier where earlier.workshop_id = tickets.workshop_id and earlier.racket_id = tickets.racket_id and earlier.number <> tickets.number and earlier.removed_at is null and earlier.closed_at < tickets.taken_in order by earlier.closed_at desc limit 1)`.as(
+              'before',
+            ),
+        })
+        .from(tickets)
+        .where(
+          and(
+            eq(tickets.workshopId, workshopId),
+            isNull(tickets.removedAt),
+            gte(tickets.takenIn, since),
+          ),
+        )
+        .orderBy(sql`${tickets.takenIn} desc nulls last`)
+        .as('came');
+      const some = db
+        .select({ before: came.before, cameAt: came.takenIn })
+        .from(came)
+        .where(isNotNull(came.before))
+        .limit(limit)
+        .as('some');
+      return db
         .select({
           closedAt: sql<Date>`${tickets.closedAt}`.mapWith(tickets.closedAt),
-          cameAt: sql<Date>`next.taken_in`.mapWith(tickets.takenIn),
+          cameAt: some.cameAt,
           sport: sql<Sport>`${tickets.jobSport}`,
           setup: sql<JobRecord['setup']>`${tickets.record} -> 'setup'`,
           talk: sql<Talk | null>`${tickets.record} #> '{advice,talk}'`,
         })
-        .from(tickets)
-        .innerJoin(NEXT_OF_RACKET, sql`next.taken_in >= ${since.toISOString()}`)
-        .where(closed)
-        .orderBy(sql`next.taken_in desc`)
-        .limit(limit);
-      return rows;
+        .from(some)
+        .innerJoin(tickets, eq(tickets.id, some.before))
+        .orderBy(desc(some.cameAt));
     },
 
     /** Who strung how many since a day, how long they took at the bench, and how many came back within two weeks. */
@@ -291,12 +355,7 @@ export function jobsOf(db: Connection, workshopId: string) {
     /** What was done for a client, the latest first. */
     ofClient: (clientId: string, limit: number): Promise<readonly ListedJob[]> =>
       listed()
-        .where(
-          and(
-            closed,
-            sql`${tickets.racketId} in (select id from rackets where workshop_id = ${workshopId} and client_id = ${clientId})`,
-          ),
-        )
+        .where(and(closed, sql`${tickets.id} in ${ticketsOfClient(workshopId, clientId)}`))
         .orderBy(desc(tickets.number))
         .limit(limit),
   };

@@ -15,12 +15,19 @@ interface Listening {
   readonly hearers: Map<string, Set<Heard>>;
   client: PoolClient | undefined;
   starting: Promise<void> | undefined;
+  /** Whether changes may have passed that nobody heard, since the database was away. */
+  hasMissed: boolean;
 }
 
 // Each part of a server is a bundle of its own; one connection is enough for all of them.
 const holder = globalThis as { orthotensListening?: Listening };
 const listening = (): Listening =>
-  (holder.orthotensListening ??= { hearers: new Map(), client: undefined, starting: undefined });
+  (holder.orthotensListening ??= {
+    hearers: new Map(),
+    client: undefined,
+    starting: undefined,
+    hasMissed: false,
+  });
 
 async function start(db: Database): Promise<void> {
   const state = listening();
@@ -28,6 +35,7 @@ async function start(db: Database): Promise<void> {
   const lost = () => {
     if (state.client !== client) return;
     state.client = undefined;
+    state.hasMissed = true;
     client.release(true);
     if (state.hearers.size > 0) setTimeout(() => void ensure(db), AGAIN_MS).unref();
   };
@@ -43,6 +51,9 @@ async function start(db: Database): Promise<void> {
     throw error;
   }
   state.client = client;
+  if (!state.hasMissed) return;
+  state.hasMissed = false;
+  for (const hearers of state.hearers.values()) for (const heard of hearers) heard();
 }
 
 async function ensure(db: Database): Promise<void> {
@@ -53,6 +64,7 @@ async function ensure(db: Database): Promise<void> {
   });
   // What is not heard now is heard again in a moment; a page shows what is there when it is asked for.
   await state.starting.catch(() => {
+    state.hasMissed = true;
     if (state.hearers.size > 0) setTimeout(() => void ensure(db), AGAIN_MS).unref();
   });
 }

@@ -1,9 +1,10 @@
 import { randomUUID } from 'node:crypto';
-import { and, asc, eq, isNull, sql } from 'drizzle-orm';
+import { and, asc, eq, isNull, or, sql } from 'drizzle-orm';
 import type { MachineCheck } from '@/core/house/calibration';
 import type { Connection } from './connection';
+import { arrangements, benches } from './day-schema';
 import { missed, type Saved } from './saving';
-import { machineChecks, machines } from './schema';
+import { machineChecks, machines } from './racket-schema';
 
 export type Machine = typeof machines.$inferSelect;
 export type MachineFacts = Omit<
@@ -18,11 +19,12 @@ export function machinesOf(db: Connection, workshopId: string) {
   const one = (id: string) => and(mine, eq(machines.id, id));
 
   return {
-    all: (): Promise<Machine[]> =>
+    /** All that are there, and `also` one that something goes by though it was removed since. */
+    all: (also?: string | null): Promise<Machine[]> =>
       db
         .select()
         .from(machines)
-        .where(and(mine, isNull(machines.removedAt)))
+        .where(and(mine, or(isNull(machines.removedAt), also ? eq(machines.id, also) : undefined)))
         .orderBy(asc(machines.createdAt)),
 
     /** All machines, each with the checks of its pull. */
@@ -37,6 +39,26 @@ export function machinesOf(db: Connection, workshopId: string) {
         ...machine,
         checks: checks.filter(({ machineId }) => machineId === machine.id),
       }));
+    },
+
+    /**
+     * The machine that a ticket stands on: the one that its cut is for, else that of the bench it was taken at, else the only one
+     * there is; undefined where it is not settled yet.
+     */
+    async under(ticket: {
+      readonly id: string;
+      readonly machineId: string | null;
+    }): Promise<Machine | undefined> {
+      if (ticket.machineId) return this.get(ticket.machineId);
+      const [atBench] = await db
+        .select({ machine: machines })
+        .from(arrangements)
+        .innerJoin(benches, eq(benches.id, arrangements.takenBenchId))
+        .innerJoin(machines, eq(machines.id, benches.machineId))
+        .where(and(eq(arrangements.workshopId, workshopId), eq(arrangements.ticketId, ticket.id)));
+      if (atBench) return atBench.machine;
+      const [only, second] = await this.all();
+      return second ? undefined : only;
     },
 
     async get(id: string): Promise<Machine | undefined> {

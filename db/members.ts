@@ -1,9 +1,9 @@
 import { and, asc, eq, isNull, sql } from 'drizzle-orm';
-import type { Role } from '@/core/house/policy';
+import type { Role } from '@/core/house/role-rights';
 import type { Connection } from './connection';
 import { people } from './doors-schema';
 import type { Saved } from './saving';
-import { devices, members, workshops } from './schema';
+import { devices, members, workshops } from './workshop-schema';
 
 export interface Member {
   readonly id: string;
@@ -62,6 +62,13 @@ export function membersOf(db: Connection, workshopId: string) {
   return {
     all,
     change,
+
+    /** Whether somebody works here now. */
+    has: async (personId: string): Promise<boolean> =>
+      (await db.$count(
+        members,
+        and(mine, eq(members.personId, personId), isNull(members.leftAt)),
+      )) > 0,
 
     /** Takes a person in; one who was here before comes back. */
     async add(personId: string, role: Role): Promise<void> {
@@ -126,6 +133,14 @@ export function devicesOf(db: Connection, workshopId: string) {
         .values({ workshopId, name, tokenHash, trustedBy })
         .returning({ id: devices.id });
       return row?.id ?? '';
+    },
+
+    /** It takes codes, or none until it is opened again. */
+    async setClosed(id: string, closed: boolean): Promise<void> {
+      await db
+        .update(devices)
+        .set({ closedAt: closed ? new Date() : null })
+        .where(and(mine, eq(devices.id, id)));
     },
 
     async forget(id: string): Promise<void> {

@@ -4,10 +4,10 @@ import { join } from 'node:path';
 import { sql } from 'drizzle-orm';
 import { z } from 'zod';
 import type { Database } from './connection';
-import { clients, frames, strings } from './schema';
+import { clients, frames, strings } from './racket-schema';
 
 // Commands and the server both run in the folder of the application.
-const MIGRATIONS = join(process.cwd(), 'db', 'migrations');
+export const MIGRATIONS = join(process.cwd(), 'db', 'migrations');
 
 const journalSchema = z.object({
   entries: z.array(z.object({ tag: z.string(), when: z.number() })),

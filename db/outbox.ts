@@ -1,9 +1,11 @@
 import { aliasedTable, and, asc, desc, eq, gt, isNull, lt, or, sql } from 'drizzle-orm';
-import type { MessageKind } from '@/core/papers/messages';
+import type { MessageKind, Standing } from '@/core/papers/messages';
 import type { Connection } from './connection';
 import { outbox } from './papers-schema';
 import { holdWorkshop } from './saving';
-import { clients, tickets } from './schema';
+import { clients, rackets } from './racket-schema';
+import { clientNow } from './ticket-client';
+import { tickets } from './ticket-schema';
 
 export type Letter = typeof outbox.$inferSelect;
 
@@ -130,10 +132,37 @@ export function outboxOf(db: Connection, workshopId: string) {
       return row;
     },
 
-    async sent(id: string): Promise<void> {
+    /** Who a message is to by now, and whether they have their racket: both may have changed while it waited. */
+    async standing({
+      clientId,
+      ticketId,
+    }: Pick<Letter, 'clientId' | 'ticketId'>): Promise<Standing> {
+      const [row] = await db
+        .select({
+          name: clients.name,
+          contact: clients.contact,
+          mayWrite: clients.mayWrite,
+          isCollected: sql<boolean>`${tickets.collectedAt} is not null`,
+          hasIt: sql<boolean>`${rackets.clientId} = ${clients.id}`,
+        })
+        .from(clients)
+        .innerJoin(tickets, and(eq(tickets.workshopId, workshopId), eq(tickets.id, ticketId)))
+        .innerJoin(rackets, eq(rackets.id, tickets.racketId))
+        .where(and(eq(clients.workshopId, workshopId), eq(clients.id, clientNow(clientId))));
+      if (!row) throw new Error('A message is to nobody.');
+      return { ...row, cameAgain: await this.isOvertaken({ ticketId }) };
+    },
+
+    async sent(id: string, toAddress: string): Promise<void> {
       await db
         .update(outbox)
-        .set({ sentAt: new Date(), failure: '', heldUntil: null, tries: sql`${outbox.tries} + 1` })
+        .set({
+          sentAt: new Date(),
+          toAddress,
+          failure: '',
+          heldUntil: null,
+          tries: sql`${outbox.tries} + 1`,
+        })
         .where(one(id));
     },
 
@@ -181,8 +210,10 @@ export function outboxOf(db: Connection, workshopId: string) {
         .where(and(mine, eq(outbox.ticketId, ticketId)))
         .orderBy(asc(outbox.at)),
 
+    /** The latest first. */
     latest: (
       limit: number,
+      offset = 0,
     ): Promise<
       readonly { readonly letter: Letter; readonly clientName: string; readonly number: number }[]
     > =>
@@ -192,7 +223,8 @@ export function outboxOf(db: Connection, workshopId: string) {
         .innerJoin(clients, eq(clients.id, outbox.clientId))
         .innerJoin(tickets, eq(tickets.id, outbox.ticketId))
         .where(mine)
-        .orderBy(desc(outbox.at))
-        .limit(limit),
+        .orderBy(desc(outbox.at), desc(outbox.id))
+        .limit(limit)
+        .offset(offset),
   };
 }

@@ -1,6 +1,9 @@
-import { and, asc, count, desc, eq, isNull, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, isNull, sql } from 'drizzle-orm';
 import type { Connection } from './connection';
 import { photos } from './papers-schema';
+import { tickets } from './ticket-schema';
+
+export const MOST_PHOTOS = 24;
 
 /** A photograph without its bytes. */
 export type Photo = Pick<
@@ -46,14 +49,6 @@ export function photosOf(db: Connection, workshopId: string) {
         .orderBy(desc(photos.at))
         .limit(24),
 
-    async count(ticketId: string): Promise<number> {
-      const [row] = await db
-        .select({ there: count() })
-        .from(photos)
-        .where(and(there, eq(photos.ticketId, ticketId)));
-      return row?.there ?? 0;
-    },
-
     async bytes(id: string, size: 'image' | 'thumb'): Promise<Buffer | undefined> {
       const [row] = await db
         .select({ bytes: photos[size] })
@@ -62,12 +57,30 @@ export function photosOf(db: Connection, workshopId: string) {
       return row?.bytes;
     },
 
-    /** Keeps one under an id made by its form; sent twice, it is kept once. */
-    async add(id: string, ticketId: string, personId: string, photo: MadePhoto): Promise<void> {
+    /** Whether a ticket has room for one more. */
+    hasRoom: async (ticketId: string): Promise<boolean> =>
+      (await db.$count(photos, and(there, eq(photos.ticketId, ticketId)))) < MOST_PHOTOS,
+
+    /**
+     * Keeps one under an id made by its form; sent twice, it is kept once. Call it inside a transaction: the ticket is held
+     * meanwhile, so that many at once are no more than it holds.
+     */
+    async add(
+      id: string,
+      ticketId: string,
+      personId: string,
+      photo: MadePhoto,
+    ): Promise<'kept' | 'full'> {
       await db
-        .insert(photos)
-        .values({ ...photo, id, workshopId, ticketId, personId })
-        .onConflictDoNothing();
+        .select({ id: tickets.id })
+        .from(tickets)
+        .where(and(eq(tickets.workshopId, workshopId), eq(tickets.id, ticketId)))
+        .for('update');
+      const [known] = await db.select({ id: photos.id }).from(photos).where(eq(photos.id, id));
+      if (known) return 'kept';
+      if (!(await this.hasRoom(ticketId))) return 'full';
+      await db.insert(photos).values({ ...photo, id, workshopId, ticketId, personId });
+      return 'kept';
     },
 
     async setRemoved(id: string, removed: boolean): Promise<void> {

@@ -1,9 +1,11 @@
-import { and, asc, count, eq, ilike, isNull, or, sql } from 'drizzle-orm';
+import { and, asc, count, eq, ilike, isNotNull, isNull, or, sql, type SQL } from 'drizzle-orm';
 import type { Talk } from '@/core/advice/talk';
 import type { KeptBalance } from '@/core/balance/parts';
 import type { Connection } from './connection';
+import { rowsOfWords } from './found';
 import { containing, missed, type Saved } from './saving';
-import { clients, frames, rackets, tickets } from './schema';
+import { clients, frames, rackets } from './racket-schema';
+import { tickets } from './ticket-schema';
 
 export type Racket = typeof rackets.$inferSelect;
 export type RacketFacts = Pick<Racket, 'clientId' | 'frameId' | 'label' | 'mark' | 'notes'>;
@@ -33,13 +35,25 @@ export function racketsOf(db: Connection, workshopId: string) {
       .from(rackets)
       .innerJoin(clients, eq(clients.id, rackets.clientId))
       .leftJoin(frames, eq(frames.id, rackets.frameId));
+  const holding = (text: string): SQL | undefined => {
+    if (text === '') return undefined;
+    const holds = containing(text);
+    return or(
+      ilike(clients.name, holds),
+      ilike(frames.name, holds),
+      ilike(rackets.label, holds),
+      ilike(rackets.mark, holds),
+    );
+  };
   const flat = ({ racket, ...names }: Awaited<ReturnType<typeof known>>[number]): KnownRacket => ({
     ...racket,
     ...names,
   });
 
   return {
+    /** Those that go by all words of a text, by their clients’ names; of one or two signs, that have them in a name or a mark. */
     async find(text: string, limit = 300, offset = 0): Promise<KnownRacket[]> {
+      const found = rowsOfWords('racket', text, limit, offset);
       const rows = await known()
         .where(
           and(
@@ -47,19 +61,13 @@ export function racketsOf(db: Connection, workshopId: string) {
             // So that the index on names is walked along.
             eq(clients.workshopId, workshopId),
             isNull(rackets.removedAt),
-            text === ''
-              ? undefined
-              : or(
-                  ilike(clients.name, containing(text)),
-                  ilike(frames.name, containing(text)),
-                  ilike(rackets.label, containing(text)),
-                  ilike(rackets.mark, containing(text)),
-                ),
+            // Who is no client any more brings no racket: by words it is not found any more.
+            found ? sql`${rackets.id} in ${found}` : and(isNull(clients.removedAt), holding(text)),
           ),
         )
         .orderBy(asc(clients.name), asc(rackets.mark), asc(rackets.id))
         .limit(limit)
-        .offset(offset);
+        .offset(found ? 0 : offset);
       return rows.map(flat);
     },
 
@@ -95,13 +103,33 @@ export function racketsOf(db: Connection, workshopId: string) {
       return rowCount ? 'saved' : missed(await this.get(id), facts);
     },
 
-    /** It is somebody else's from here on; refused where it is not the first one's any more. */
+    /**
+     * It is somebody else's from here on; refused where it is not the first one's any more. What was strung on it stays
+     * with who had it strung: their record, what they owe, and who is written to about it. Call it inside a transaction.
+     */
     async give(id: string, from: string, to: string): Promise<boolean> {
-      const { rowCount } = await db
+      const [theirs] = await db
+        .select({ id: rackets.id })
+        .from(rackets)
+        .where(and(one(id), eq(rackets.clientId, from), isNull(rackets.removedAt)))
+        .for('update');
+      if (!theirs) return false;
+      await db
+        .update(tickets)
+        .set({ strungFor: from })
+        .where(
+          and(
+            eq(tickets.workshopId, workshopId),
+            eq(tickets.racketId, id),
+            isNotNull(tickets.closedAt),
+            isNull(tickets.strungFor),
+          ),
+        );
+      await db
         .update(rackets)
-        .set({ clientId: to, clientBeforeMerge: null, version: sql`${rackets.version} + 1` })
-        .where(and(one(id), eq(rackets.clientId, from), isNull(rackets.removedAt)));
-      return (rowCount ?? 0) > 0;
+        .set({ clientId: to, clientsBefore: [], version: sql`${rackets.version} + 1` })
+        .where(one(id));
+      return true;
     },
 
     /** Keeps what it weighs where, and tells the advice of it. */

@@ -2,7 +2,8 @@
 import { foreignKey, index, pgTable, text, timestamp, uuid } from 'drizzle-orm/pg-core';
 import { document } from './document';
 import { ofWorkshop, people } from './doors-schema';
-import { rackets, workshops } from './schema';
+import { rackets } from './racket-schema';
+import { workshops } from './workshop-schema';
 import { BED_SEEN } from './shapes';
 
 export const bedsRead = pgTable(

@@ -2,7 +2,7 @@ import { and, asc, eq, inArray, isNull } from 'drizzle-orm';
 import { bedReadings } from './ageing-schema';
 import type { Connection } from './connection';
 import { people } from './doors-schema';
-import { tickets } from './schema';
+import { tickets } from './ticket-schema';
 
 export type BedReading = Omit<
   typeof bedReadings.$inferSelect,

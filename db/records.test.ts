@@ -10,9 +10,10 @@ import { newtons } from '@/core/measure/units';
 import type { Database, OpenDatabase } from './connection';
 import { fillWithDemo } from './demo/fill';
 import { migrateDatabase } from './migrate';
-import { people } from './doors-schema';
-import { clients, frames, strings, tickets, workshops } from './schema';
-import { newWorkshop, openTestDatabase } from './testing';
+import { clients, frames, strings } from './racket-schema';
+import { tickets } from './ticket-schema';
+import { workshops } from './workshop-schema';
+import { newPerson, newWorkshop, openTestDatabase } from './testing';
 import { recordsOf } from './workshop';
 
 let open: OpenDatabase;
@@ -61,6 +62,9 @@ function record(client = 'Ada', leftOverMm: readonly (number | null)[] = []) {
     inspection: null,
     price: null,
     machine: null,
+    dial: null,
+    closing: null,
+    strung: null,
     hands: null,
   });
 }
@@ -123,8 +127,8 @@ describe('a form that is sent twice', () => {
   it('makes one ticket: the second is refused and leaves no gap', async () => {
     const { bench, racket, ticket, requestKey } = await withTicket();
     await expect(
-      db.transaction((t) =>
-        recordsOf(t, bench.id).tickets.add(requestKey, { racketId: racket.id, ...ASKED }),
+      bench.together((records) =>
+        records.tickets.add(requestKey, { racketId: racket.id, ...ASKED }),
       ),
     ).rejects.toThrow();
     expect((await bench.tickets.byRequest([requestKey]))[0]?.number).toBe(ticket.number);
@@ -165,8 +169,8 @@ describe('a change', () => {
   it('happens whole or not at all', async () => {
     const { bench } = await withTicket();
     await expect(
-      db.transaction(async (t) => {
-        await recordsOf(t, bench.id).clients.add({ ...facts, name: 'Half' });
+      bench.together(async (records) => {
+        await records.clients.add({ ...facts, name: 'Half' });
         throw new Error('the other half failed');
       }),
     ).rejects.toThrow('other half');
@@ -322,43 +326,9 @@ describe('closing a job', () => {
     );
     await other.machines.setRemoved(machineId, true);
     expect(await other.machines.all()).toEqual([]);
-  });
-});
-
-describe('two rows that are one person', () => {
-  it('are merged with their rackets, and unmerged again', async () => {
-    const bench = await newWorkshop(db);
-    const [one, two] = [randomUUID(), randomUUID()];
-    const person = (name: string) => ({ name, contact: '', tensionUnit: null, notes: '' });
-    await bench.clients.add(person('Ada Skerry'), one);
-    await bench.clients.add(person('Ada Skery'), two);
-    const racket = (clientId: string, label: string) =>
-      bench.rackets.add({ clientId, frameId: null, label, mark: '', notes: '' });
-    await racket(one, 'A');
-    await racket(two, 'B');
-    const owned = async (id: string) =>
-      (await bench.rackets.ofClient(id)).map(({ label }) => label).sort();
-    expect((await bench.clients.findNear('Ada Skerri', 5)).map(({ name }) => name)).toEqual(
-      expect.arrayContaining(['Ada Skerry', 'Ada Skery']),
-    );
-    expect(await bench.clients.merge(two, one)).toBe('saved');
-    expect(await owned(one)).toEqual(['A', 'B']);
-    expect(await bench.clients.find('Skery')).toEqual([]);
-    expect(await bench.clients.merge(two, one)).toBe('gone');
-    await racket(one, 'C');
-    expect(await bench.clients.unmerge(two)).toBe('saved');
-    expect(await owned(one)).toEqual(['A', 'C']);
-    expect(await owned(two)).toEqual(['B']);
-    expect(await bench.clients.unmerge(two)).toBe('gone');
-  });
-
-  it('another workshop’s client is nobody to merge with', async () => {
-    const [here, there] = [await newWorkshop(db), await newWorkshop(db)];
-    const [one, two] = [randomUUID(), randomUUID()];
-    await here.clients.add({ name: 'A', contact: '', tensionUnit: null, notes: '' }, one);
-    await there.clients.add({ name: 'B', contact: '', tensionUnit: null, notes: '' }, two);
-    expect(await here.clients.merge(one, two)).toBe('gone');
-    expect(await there.clients.find('B')).toHaveLength(1);
+    // What goes by it goes on to.
+    expect(await other.machines.all(machineId)).toMatchObject([{ name: 'Theirs' }]);
+    expect(await bench.machines.all(machineId)).toEqual([]);
   });
 });
 
@@ -429,13 +399,10 @@ describe('a ticket that is not wanted any more', () => {
 it('a correction is added to a record, once and beside what stands there', async () => {
   const { bench, ticket } = await withTicket();
   const [first, second] = [randomUUID(), randomUUID()];
-  const [person] = await db
-    .insert(people)
-    .values({ name: 'Ada', email: `${first}@shop.example` })
-    .returning({ id: people.id });
-  await bench.tickets.correct(ticket.id, first, person?.id ?? '', 'It was 24 kg.');
-  await bench.tickets.correct(ticket.id, first, person?.id ?? '', 'It was 25 kg.');
-  await bench.tickets.correct(ticket.id, second, person?.id ?? '', 'And 1.30.');
+  const personId = await newPerson(db, 'Ada');
+  await bench.tickets.correct(ticket.id, first, personId, 'It was 24 kg.');
+  await bench.tickets.correct(ticket.id, first, personId, 'It was 25 kg.');
+  await bench.tickets.correct(ticket.id, second, personId, 'And 1.30.');
   const kept = await bench.tickets.corrections(ticket.id);
   expect(kept.map(({ text, who }) => `${who}: ${text}`)).toEqual([
     'Ada: It was 24 kg.',

@@ -8,7 +8,8 @@ import { SILENT } from '@/core/advice/talk';
 import { adviceCase, shelfString, ticketOf } from '@/core/testing/advice-case';
 import type { StringFacts } from '@/core/strings/string-facts';
 import type { Database, OpenDatabase } from './connection';
-import { strings, workshops } from './schema';
+import { strings } from './racket-schema';
+import { workshops } from './workshop-schema';
 import { newWorkshop, openTestDatabase } from './testing';
 
 let open: OpenDatabase;

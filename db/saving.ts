@@ -3,7 +3,7 @@ import { eq, sql } from 'drizzle-orm';
 import { toSnakeCase } from 'drizzle-orm/casing';
 import type { PgTable } from 'drizzle-orm/pg-core';
 import type { Connection } from './connection';
-import { workshops } from './schema';
+import { workshops } from './workshop-schema';
 
 /** What became of a change: kept, or too late because somebody else changed or removed the row. */
 export type Saved = 'saved' | 'changed' | 'gone';
@@ -21,27 +21,15 @@ export function missed<Row extends VersionedRow>(
   facts: { readonly [K in keyof Row]?: unknown } & object,
 ): Saved {
   if (!row || row.removedAt !== null) return 'gone';
-  const same = Object.entries(facts).every(([name, value]) =>
-    isDeepStrictEqual(row[name as keyof Row], value),
-  );
-  return same ? 'saved' : 'changed';
+  return says(row, facts) ? 'saved' : 'changed';
 }
 
-/** SQLSTATE classes of a value that the tables do not take: a data exception, a broken constraint. */
-const REFUSALS = /^(22|23)/;
-/** Of a server that is busy or was in its own way: a lock not to be had in time, a deadlock, a query cut off. */
-const BUSY = /^(55P03|40P01|40001|57014)$/;
-
-function stateOf(error: unknown): string {
-  const { cause } = error as { cause?: unknown };
-  const { code } = (cause ?? error) as { code?: unknown };
-  return typeof code === 'string' ? code : '';
-}
-
-/** Whether the database understood a change and does not take its values. */
-export const isRefusal = (error: unknown): boolean => REFUSALS.test(stateOf(error));
-/** Whether the same change may well go through a moment later. */
-export const isBusy = (error: unknown): boolean => BUSY.test(stateOf(error));
+/** Whether a row says all of these already. */
+export const says = <Row extends object>(
+  row: Row,
+  facts: { readonly [K in keyof Row]?: unknown } & object,
+): boolean =>
+  Object.entries(facts).every(([name, value]) => isDeepStrictEqual(row[name as keyof Row], value));
 
 /** A search text as a pattern for `ilike`, with its own wildcards taken literally. */
 export const containing = (text: string): string => `%${text.replace(/[\\%_]/g, '\\$&')}%`;

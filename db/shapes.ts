@@ -1,7 +1,9 @@
 /** The shapes of the documents that the database keeps, and how older ones become today's. */
+import { mergedClientSchema } from '@/core/advice/one-client';
 import { adviceRecordSchema } from '@/core/advice/record';
 import { SILENT, talkSchema } from '@/core/advice/talk';
 import { keptBalanceSchema } from '@/core/balance/parts';
+import { keptPlanSchema } from '@/core/bench/kept-plan';
 import { deedSchema } from '@/core/bench/log';
 import { extraWorkSchema } from '@/core/counter/extra-work';
 import { inspectionSchema } from '@/core/counter/inspection';
@@ -31,6 +33,15 @@ export const HOUSE_RULES = shape('The house rules', keptHouseSchema);
 
 /** What was not asked yet was not said. */
 export const TALK = shape('What a client said', talkSchema, (old) => ({ ...SILENT, ...old }));
+
+/** A client before and after another one was merged into them. */
+export const MERGED = shape(
+  'What a merge made of a client',
+  z.object({
+    before: mergedClientSchema.extend({ mayWriteSince: z.iso.datetime().nullable() }),
+    after: mergedClientSchema,
+  }),
+);
 
 export const BUILD = shape('What is said of a racket', talkSchema.shape.racket, (old) => ({
   ...SILENT.racket,
@@ -68,5 +79,8 @@ export const LAST_LOOK = shape('The last look at a job', lastLookSchema);
 export const INVOICE = shape('An invoice', invoiceSchema);
 
 export const TEMPLATES = shape('The words to clients', templatesSchema);
+
+/** A plan as the steps at the bench were counted in it. */
+export const KEPT_PLAN = shape('A plan at the bench', keptPlanSchema);
 
 export const DEED = shape('What was done at the bench', deedSchema);

@@ -6,8 +6,8 @@ import {
   doublePrecision,
   foreignKey,
   index,
-  integer,
   pgTable,
+  primaryKey,
   text,
   timestamp,
   unique,
@@ -15,7 +15,15 @@ import {
 } from 'drizzle-orm/pg-core';
 import type { StockKind } from '@/core/shelf/cutting';
 import { ofWorkshop, people } from './doors-schema';
-import { strings, tickets, workshops } from './schema';
+import { money } from './money-column';
+import { strings } from './racket-schema';
+import { tickets } from './ticket-schema';
+import { workshops } from './workshop-schema';
+
+/** Less than this is nothing, mm. */
+export const NOTHING_MM = 1;
+/** Whether anything is left of a length, as its index has it. */
+export const THERE = sql.raw(`left_mm >= ${NOTHING_MM}`);
 
 /** One set, reel or remnant, as it came; what is left of it follows from its movements. */
 export const stockLengths = pgTable(
@@ -29,7 +37,9 @@ export const stockLengths = pgTable(
     gaugeMm: doublePrecision().notNull(),
     kind: text().$type<StockKind>().notNull(),
     mm: doublePrecision().notNull(),
-    priceMinor: integer().notNull(),
+    /** Kept by the database at every movement: a shelf of many years has far more of them than lengths. */
+    leftMm: doublePrecision().notNull().default(0),
+    priceMinor: money().notNull(),
     supplier: text().notNull().default(''),
     /** Where it lies. */
     place: text().notNull().default(''),
@@ -43,7 +53,8 @@ export const stockLengths = pgTable(
       columns: [t.workshopId, t.stringId],
       foreignColumns: [strings.workshopId, strings.id],
     }),
-    index().on(t.workshopId, t.stringId, t.gaugeMm),
+    index('stock_lengths_bought').on(t.workshopId, t.stringId, t.gaugeMm, t.day.desc()),
+    index('stock_lengths_there').on(t.workshopId).where(THERE),
     check('a length is some length', sql`${t.mm} > 0`),
     ofWorkshop(t.workshopId),
   ],
@@ -82,6 +93,29 @@ export const stockMoves = pgTable(
     foreignKey({ columns: [t.workshopId, t.undoes], foreignColumns: [t.workshopId, t.id] }),
     index().on(t.workshopId, t.lengthId),
     index().on(t.workshopId, t.at.desc()),
+    ofWorkshop(t.workshopId),
+  ],
+);
+
+/** What was cut of each string in a gauge on a day, without what was taken back; kept by the database at every movement. */
+export const stockUses = pgTable(
+  'stock_uses',
+  {
+    workshopId: uuid()
+      .notNull()
+      .references(() => workshops.id),
+    /** In UTC. */
+    day: date({ mode: 'string' }).notNull(),
+    stringId: uuid().notNull(),
+    gaugeMm: doublePrecision().notNull(),
+    mm: doublePrecision().notNull(),
+  },
+  (t) => [
+    primaryKey({ columns: [t.workshopId, t.day, t.stringId, t.gaugeMm] }),
+    foreignKey({
+      columns: [t.workshopId, t.stringId],
+      foreignColumns: [strings.workshopId, strings.id],
+    }),
     ofWorkshop(t.workshopId),
   ],
 );

@@ -1,23 +1,20 @@
 /** The shelf: what is there, what is cut, counted and taken back. */
 import { randomUUID } from 'node:crypto';
+import { eq, sql } from 'drizzle-orm';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { OpenDatabase } from './connection';
-import { people } from './doors-schema';
 import { frameSpec } from '@/core/testing/frame-spec';
-import { strings } from './schema';
+import { strings } from './racket-schema';
 import { stockKey } from './shelf';
-import { newWorkshop, openTestDatabase } from './testing';
-import { recordsOf } from './workshop';
+import { stockLengths, stockUses } from './shelf-schema';
+import { newPerson, newWorkshop, openTestDatabase } from './testing';
+import type { Records } from './workshop';
 
 let open: OpenDatabase;
 let person: string;
 beforeAll(async () => {
   open = await openTestDatabase();
-  const [row] = await open.db
-    .insert(people)
-    .values({ name: 'Nell', email: `${randomUUID()}@shop.example` })
-    .returning({ id: people.id });
-  person = row?.id ?? '';
+  person = await newPerson(open.db);
 });
 afterAll(() => open.close());
 
@@ -35,19 +32,26 @@ async function withShelf() {
     setPriceMinor: 1150,
     notes: '',
   });
-  const buy = (ids: readonly string[], mm = 12_200) =>
-    shop.shelf.buy(person, ids, {
-      stringId,
-      gaugeMm: 1.25,
-      kind: 'set',
-      mm,
-      priceMinor: 1150,
-      supplier: 'Harbour',
-      place: 'drawer 1',
-      day: '2026-01-05',
-    });
-  const inside = <T>(work: (shelf: ReturnType<typeof recordsOf>['shelf']) => Promise<T>) =>
-    open.db.transaction((transaction) => work(recordsOf(transaction, shop.id).shelf));
+  const inside = <T>(work: (shelf: Records['shelf']) => Promise<T>) =>
+    shop.together((records) => work(records.shelf));
+  const buy = (ids: readonly string[], mm = 12_200, next?: string) =>
+    inside((shelf) =>
+      shelf.buy(
+        person,
+        ids,
+        {
+          stringId,
+          gaugeMm: 1.25,
+          kind: 'set',
+          mm,
+          priceMinor: 1150,
+          supplier: 'Harbour',
+          place: 'drawer 1',
+          day: '2026-01-05',
+        },
+        next,
+      ),
+    );
   const left = async () => (await shop.shelf.there()).map(({ leftMm }) => leftMm);
   return { shop, stringId, buy, inside, left };
 }
@@ -69,7 +73,13 @@ describe('the shelf', () => {
   it('has what was bought, once for a form that is sent twice, what is opened first', async () => {
     const { shop, buy, inside, left } = await withShelf();
     const ids = [randomUUID(), randomUUID(), randomUUID()];
-    await Promise.all([buy(ids), buy(ids)]);
+    expect(await Promise.all([buy(ids), buy(ids)])).toEqual([true, true]);
+    expect(await left()).toEqual([12_200, 12_200, 12_200]);
+    // Under the same key another length, one fewer, or one more is another press, and puts nothing there.
+    const [first = '', second = '', third = ''] = ids;
+    expect(await buy(ids, 11_000)).toBe(false);
+    expect(await buy([first, second], 12_200, third)).toBe(false);
+    expect(await buy([...ids, randomUUID()])).toBe(false);
     expect(await left()).toEqual([12_200, 12_200, 12_200]);
     const ticket = await aTicket(shop);
     await inside((shelf) =>
@@ -91,6 +101,30 @@ describe('the shelf', () => {
     expect(await inside((shelf) => shelf.throwAway(person, randomUUID(), id))).toBe(false);
     const [away] = await shop.shelf.moves(1);
     expect(away?.mm).toBe(-5900);
+  });
+
+  it('knows what was cut for a ticket, each piece once, and which tickets are cut', async () => {
+    const { shop, buy, inside, left } = await withShelf();
+    expect(await shop.shelf.isKept()).toBe(false);
+    const [lengthId, again] = [randomUUID(), randomUUID()];
+    await buy([lengthId]);
+    expect(await shop.shelf.isKept()).toBe(true);
+    const [ticket, other] = [await aTicket(shop), await aTicket(shop)];
+    const cut = () =>
+      inside((shelf) =>
+        shelf.cut(person, ticket.id, [{ id: again, lengthId, mm: 5900, note: 'mains again' }]),
+      );
+    await cut();
+    await cut();
+    expect(await left()).toEqual([6300]);
+    expect(await shop.shelf.cutsFor(ticket.id)).toEqual([
+      { piece: 'mains again', mm: 5900, undone: false },
+    ]);
+    expect(await shop.shelf.cutAmong([ticket.id, other.id])).toEqual(new Set([ticket.id]));
+    await inside((shelf) => shelf.undo(person, again));
+    expect((await shop.shelf.cutsFor(ticket.id))[0]?.undone).toBe(true);
+    expect(await shop.shelf.cutAmong([ticket.id, other.id])).toEqual(new Set());
+    expect(await shop.shelf.cutsFor(other.id)).toEqual([]);
   });
 
   it('takes a movement back once, and never below nothing', async () => {
@@ -124,5 +158,90 @@ describe('the shelf', () => {
     const [last] = await shop.shelf.moves(1);
     await inside((shelf) => shelf.undo(person, last?.id ?? ''));
     expect((await shop.shelf.usedByWeek(3)).get(stockKey(stringId, 1.25))).toEqual([0, 0, 6000]);
+  });
+
+  it('adds a week up from its seven days, and forgets what is older than it was asked for', async () => {
+    const { shop, stringId } = await withShelf();
+    const used = (daysAgo: number, mm: number, gaugeMm = 1.25) =>
+      open.db.insert(stockUses).values({
+        workshopId: shop.id,
+        day: sql`(now() at time zone 'UTC')::date - ${daysAgo}::int`,
+        stringId,
+        gaugeMm,
+        mm,
+      });
+    for (const [daysAgo, mm] of [
+      [0, 1000],
+      [6, 200],
+      [7, 5000],
+      [13, 30],
+      [20, 7],
+      [21, 999],
+    ] as const)
+      await used(daysAgo, mm);
+    await used(8, 42, 1.3);
+    const weeks = await shop.shelf.usedByWeek(3);
+    expect(weeks.get(stockKey(stringId, 1.25))).toEqual([7, 5030, 1200]);
+    expect(weeks.get(stockKey(stringId, 1.3))).toEqual([0, 42, 0]);
+    expect(weeks.size).toBe(2);
+  });
+
+  it('keeps what is left as the movements add up, also of what a whole number cannot say', async () => {
+    const { shop, buy, inside } = await withShelf();
+    const ids = [randomUUID(), randomUUID()];
+    await buy(ids, 100_000.1);
+    const ticket = await aTicket(shop);
+    const cut = (lengthId: string, mm: number) =>
+      inside((shelf) => shelf.cut(person, ticket.id, [{ lengthId, mm, note: 'mains' }]));
+    await Promise.all([6100.7, 5900.2, 6000.4].map((mm) => cut(ids[0] ?? '', mm)));
+    await cut(ids[1] ?? '', 100_000);
+    const { rows } = await open.db.execute<{ mm: number }>(
+      sql`select l.mm + sum(m.mm) mm from stock_lengths l join stock_moves m on m.length_id = l.id where l.id = ${ids[0]} group by l.id`,
+    );
+    const there = await shop.shelf.there();
+    expect(there.map(({ id }) => id)).toEqual([ids[0]]);
+    expect(there[0]?.leftMm).toBeCloseTo(81_998.8, 6);
+    expect(there[0]?.leftMm).toBeCloseTo(rows[0]?.mm ?? 0, 6);
+  });
+
+  it('says how much a length has, whatever the one who writes it down says', async () => {
+    const { shop, stringId, left } = await withShelf();
+    await open.db.insert(stockLengths).values({
+      id: randomUUID(),
+      workshopId: shop.id,
+      stringId,
+      gaugeMm: 1.25,
+      kind: 'set',
+      mm: 12_200,
+      leftMm: 99_000,
+      priceMinor: 1150,
+      day: '2026-01-05',
+    });
+    expect(await left()).toEqual([12_200]);
+  });
+
+  it('knows what each thickness cost, by the last ten times that it was bought', async () => {
+    const { shop, stringId } = await withShelf();
+    await open.db
+      .update(strings)
+      .set({ gaugesMm: [1.25, 1.3, 1.35] })
+      .where(eq(strings.id, stringId));
+    const bought = (gaugeMm: number, day: string, priceMinor: number, count = 1) =>
+      shop.shelf.buy(
+        person,
+        Array.from({ length: count }, () => randomUUID()),
+        { stringId, gaugeMm, kind: 'set', mm: 10_000, priceMinor, supplier: '', place: '', day },
+      );
+    await bought(1.25, '2024-03-01', 9000);
+    await bought(1.25, '2026-01-05', 1000, 8);
+    await bought(1.25, '2026-02-05', 2000, 2);
+    await bought(1.3, '2026-02-05', 1500);
+    expect(await shop.shelf.pricePerMm()).toEqual(
+      new Map([
+        [stockKey(stringId, 1.25), (8 * 1000 + 2 * 2000) / 100_000],
+        [stockKey(stringId, 1.3), 0.15],
+      ]),
+    );
+    expect(await (await newWorkshop(open.db)).shelf.pricePerMm()).toEqual(new Map());
   });
 });

@@ -1,12 +1,19 @@
 import { randomUUID } from 'node:crypto';
-import { and, asc, desc, eq, sql } from 'drizzle-orm';
-import { alias } from 'drizzle-orm/pg-core';
+import { aliasedTable, and, asc, desc, eq, exists, inArray, not, sql } from 'drizzle-orm';
 import type { StockKind } from '@/core/shelf/cutting';
 import type { Connection } from './connection';
 import { people } from './doors-schema';
-import { holdWorkshop } from './saving';
-import { strings, tickets } from './schema';
-import { stockLengths, stockMoves, type MoveKind } from './shelf-schema';
+import { holdWorkshop, says } from './saving';
+import { strings } from './racket-schema';
+import { tickets } from './ticket-schema';
+import {
+  NOTHING_MM,
+  stockLengths,
+  stockMoves,
+  stockUses,
+  THERE,
+  type MoveKind,
+} from './shelf-schema';
 
 /** A length that is there, with what is left of it. */
 export interface LengthThere {
@@ -47,19 +54,26 @@ export interface ShownMove {
   readonly undone: boolean;
 }
 
-/** Less than this is nothing. */
-const NOTHING_MM = 1;
+/** A piece that was cut for a ticket. */
+export interface CutForTicket {
+  /** Its name, with what happened to the one before where it is not the first. */
+  readonly piece: string;
+  readonly mm: number;
+  readonly undone: boolean;
+}
+
+const undoing = aliasedTable(stockMoves, 'undoing');
 
 /** The shelf of one workshop. */
 export function shelfOf(db: Connection, workshopId: string) {
   const mine = eq(stockLengths.workshopId, workshopId);
-  // In full names: within a question about one table they would be cut to those of the inner one.
-  const left = sql<number>`stock_lengths.mm + coalesce((select sum(stock_moves.mm) from stock_moves where stock_moves.workshop_id = stock_lengths.workshop_id and stock_moves.length_id = stock_lengths.id), 0)`;
-  const undoing = alias(stockMoves, 'undoing');
-
+  const isCut = and(eq(stockMoves.workshopId, workshopId), eq(stockMoves.kind, 'cut'));
+  const isUndone = exists(
+    db.select({ id: undoing.id }).from(undoing).where(eq(undoing.undoes, stockMoves.id)),
+  ).mapWith(Boolean);
   const leftOf = async (id: string): Promise<number | undefined> => {
     const [row] = await db
-      .select({ left })
+      .select({ left: stockLengths.leftMm })
       .from(stockLengths)
       .where(and(mine, eq(stockLengths.id, id)));
     return row?.left;
@@ -76,27 +90,30 @@ export function shelfOf(db: Connection, workshopId: string) {
 
   return {
     /** Every length of which something is left, by string and gauge, what is opened first. */
-    there: async (): Promise<LengthThere[]> =>
-      (
-        await db
-          .select({
-            id: stockLengths.id,
-            stringId: stockLengths.stringId,
-            string: strings.name,
-            gaugeMm: stockLengths.gaugeMm,
-            kind: stockLengths.kind,
-            mm: stockLengths.mm,
-            leftMm: left,
-            priceMinor: stockLengths.priceMinor,
-            supplier: stockLengths.supplier,
-            place: stockLengths.place,
-            day: stockLengths.day,
-          })
-          .from(stockLengths)
-          .innerJoin(strings, eq(strings.id, stockLengths.stringId))
-          .where(and(mine, sql`${left} >= ${NOTHING_MM}`))
-          .orderBy(asc(strings.name), asc(stockLengths.gaugeMm), asc(left), asc(stockLengths.day))
-      ).map((row) => ({ ...row, leftMm: Number(row.leftMm) })),
+    there: (): Promise<LengthThere[]> =>
+      db
+        .select({
+          id: stockLengths.id,
+          stringId: stockLengths.stringId,
+          string: strings.name,
+          gaugeMm: stockLengths.gaugeMm,
+          kind: stockLengths.kind,
+          mm: stockLengths.mm,
+          leftMm: stockLengths.leftMm,
+          priceMinor: stockLengths.priceMinor,
+          supplier: stockLengths.supplier,
+          place: stockLengths.place,
+          day: stockLengths.day,
+        })
+        .from(stockLengths)
+        .innerJoin(strings, eq(strings.id, stockLengths.stringId))
+        .where(and(mine, THERE))
+        .orderBy(
+          asc(strings.name),
+          asc(stockLengths.gaugeMm),
+          asc(stockLengths.leftMm),
+          asc(stockLengths.day),
+        ),
 
     /** The same for who cuts from it: a second one waits here. Call it inside a transaction. */
     async thereToCut(): Promise<LengthThere[]> {
@@ -104,22 +121,68 @@ export function shelfOf(db: Connection, workshopId: string) {
       return this.there();
     },
 
-    /** Puts some on the shelf that are alike; the same form sent twice puts them there once. */
-    async buy(personId: string, ids: readonly string[], facts: Bought): Promise<void> {
+    /**
+     * Puts some on the shelf that are alike; the same form sent twice puts them there once. Says whether they are there:
+     * where it put others there before, nothing is done. Call it inside a transaction.
+     *
+     * @param next the id that one more would have had
+     */
+    async buy(
+      personId: string,
+      ids: readonly string[],
+      facts: Bought,
+      next: string = randomUUID(),
+    ): Promise<boolean> {
+      await holdWorkshop(db, workshopId);
+      const before = await db
+        .select()
+        .from(stockLengths)
+        .where(and(mine, inArray(stockLengths.id, [...ids, next])));
+      // The day of the press before may have been another one.
+      const { day, ...same } = facts;
+      if (before.length > 0)
+        return before.length === ids.length && before.every((row) => says(row, same));
       await db
         .insert(stockLengths)
-        .values(ids.map((id) => ({ ...facts, id, workshopId, personId })))
-        .onConflictDoNothing();
+        .values(ids.map((id) => ({ ...same, day, id, workshopId, personId })));
+      return true;
     },
 
-    /** Takes pieces of a ticket off lengths. Call it inside a transaction. */
+    /** Takes pieces of a ticket off lengths, each once by its id. Call it inside a transaction. */
     async cut(
       personId: string,
       ticketId: string,
-      cuts: readonly { readonly lengthId: string; readonly mm: number; readonly note: string }[],
+      cuts: readonly {
+        readonly id?: string;
+        readonly lengthId: string;
+        readonly mm: number;
+        readonly note: string;
+      }[],
     ): Promise<void> {
-      for (const { lengthId, mm, note } of cuts)
-        await move(personId, { id: randomUUID(), lengthId, kind: 'cut', mm: -mm, ticketId, note });
+      for (const { id = randomUUID(), lengthId, mm, note } of cuts)
+        await move(personId, { id, lengthId, kind: 'cut', mm: -mm, ticketId, note });
+    },
+
+    /** Whether anything ever lay on it: a house that keeps none is not asked about it. */
+    isKept: async (): Promise<boolean> =>
+      (await db.select({ id: stockLengths.id }).from(stockLengths).where(mine).limit(1)).length > 0,
+
+    /** What was cut for a ticket, with what was taken back. */
+    async cutsFor(ticketId: string): Promise<readonly CutForTicket[]> {
+      return db
+        .select({ piece: stockMoves.note, mm: sql<number>`-${stockMoves.mm}`, undone: isUndone })
+        .from(stockMoves)
+        .where(and(isCut, eq(stockMoves.ticketId, ticketId)));
+    },
+
+    /** Which of these tickets are cut already. */
+    async cutAmong(ticketIds: readonly string[]): Promise<ReadonlySet<string>> {
+      if (ticketIds.length === 0) return new Set();
+      const rows = await db
+        .selectDistinct({ id: stockMoves.ticketId })
+        .from(stockMoves)
+        .where(and(isCut, inArray(stockMoves.ticketId, [...ticketIds]), not(isUndone)));
+      return new Set(rows.flatMap(({ id }) => id ?? []));
     },
 
     /** So much of it is there, whatever was thought. Call it inside a transaction. */
@@ -127,16 +190,22 @@ export function shelfOf(db: Connection, workshopId: string) {
       await holdWorkshop(db, workshopId);
       const before = await leftOf(lengthId);
       if (before === undefined) return false;
-      await move(personId, { id, lengthId, kind: 'counted', mm: leftMm - Number(before) });
-      return true;
+      const { rowCount } = await move(personId, {
+        id,
+        lengthId,
+        kind: 'counted',
+        mm: leftMm - before,
+      });
+      // The same press again; with another figure it is another count.
+      return rowCount === 1 || before === leftMm;
     },
 
     /** It is not there any more. Call it inside a transaction. */
     async throwAway(personId: string, id: string, lengthId: string): Promise<boolean> {
       await holdWorkshop(db, workshopId);
       const before = await leftOf(lengthId);
-      if (before === undefined || Number(before) < NOTHING_MM) return false;
-      await move(personId, { id, lengthId, kind: 'thrown away', mm: -Number(before) });
+      if (before === undefined || before < NOTHING_MM) return false;
+      await move(personId, { id, lengthId, kind: 'thrown away', mm: -before });
       return true;
     },
 
@@ -148,7 +217,7 @@ export function shelfOf(db: Connection, workshopId: string) {
         .from(stockMoves)
         .where(and(eq(stockMoves.workshopId, workshopId), eq(stockMoves.id, moveId)));
       if (!row || row.kind === 'undone') return false;
-      const rest = Number((await leftOf(row.lengthId)) ?? 0) - row.mm;
+      const rest = ((await leftOf(row.lengthId)) ?? 0) - row.mm;
       if (rest < -NOTHING_MM) return false;
       const { rowCount } = await move(personId, {
         id: randomUUID(),
@@ -160,76 +229,100 @@ export function shelfOf(db: Connection, workshopId: string) {
       return rowCount === 1;
     },
 
-    /** The latest movements. */
-    moves: (limit: number): Promise<ShownMove[]> =>
-      db
+    /** Takes back all that was cut for a ticket. Call it inside a transaction. */
+    async undoCutsFor(personId: string, ticketId: string): Promise<void> {
+      const cuts = await db
+        .select({ id: stockMoves.id })
+        .from(stockMoves)
+        .where(and(isCut, eq(stockMoves.ticketId, ticketId), not(isUndone)));
+      for (const { id } of cuts) await this.undo(personId, id);
+    },
+
+    /** The latest movements; what hangs on each is asked for it alone, for so many joins take longer to plan than to walk. */
+    async moves(limit: number): Promise<ShownMove[]> {
+      const latest = db
+        .select()
+        .from(stockMoves)
+        .where(eq(stockMoves.workshopId, workshopId))
+        .orderBy(sql`${stockMoves.at} desc nulls last`, desc(stockMoves.id))
+        .limit(limit)
+        .as('latest');
+      return db
         .select({
-          id: stockMoves.id,
-          at: stockMoves.at,
-          kind: stockMoves.kind,
-          mm: stockMoves.mm,
+          id: latest.id,
+          at: latest.at,
+          kind: latest.kind,
+          mm: latest.mm,
           string: strings.name,
           gaugeMm: stockLengths.gaugeMm,
-          number: tickets.number,
-          who: people.name,
-          note: stockMoves.note,
-          undone: sql<boolean>`${undoing.id} is not null`,
+          number: sql<
+            number | null
+          >`(select ${tickets.number} from ${tickets} where ${tickets.id} = ${latest.ticketId})`,
+          who: sql<
+            string | null
+          >`(select ${people.name} from ${people} where ${people.id} = ${latest.personId})`,
+          note: latest.note,
+          undone: sql<boolean>`exists (select from ${stockMoves} where ${stockMoves.undoes} = ${latest.id})`,
         })
-        .from(stockMoves)
-        .innerJoin(stockLengths, eq(stockLengths.id, stockMoves.lengthId))
+        .from(latest)
+        .innerJoin(stockLengths, eq(stockLengths.id, latest.lengthId))
         .innerJoin(strings, eq(strings.id, stockLengths.stringId))
-        .leftJoin(tickets, eq(tickets.id, stockMoves.ticketId))
-        .leftJoin(people, eq(people.id, stockMoves.personId))
-        .leftJoin(undoing, eq(undoing.undoes, stockMoves.id))
-        .where(eq(stockMoves.workshopId, workshopId))
-        .orderBy(desc(stockMoves.at), desc(stockMoves.id))
-        .limit(limit),
+        .orderBy(desc(latest.at), desc(latest.id));
+    },
 
-    /** What was paid on average for a millimetre of each string and gauge that ever lay here. */
-    async pricePerMm(): Promise<ReadonlyMap<string, number>> {
-      const rows = await db
-        .select({
-          stringId: stockLengths.stringId,
-          gaugeMm: stockLengths.gaugeMm,
-          price: sql<number>`sum(${stockLengths.priceMinor})::float8 / sum(${stockLengths.mm})`,
-        })
-        .from(stockLengths)
-        .where(eq(stockLengths.workshopId, workshopId))
-        .groupBy(stockLengths.stringId, stockLengths.gaugeMm);
+    /** What was paid on average for a millimetre of each string and gauge, the last times that it was bought. */
+    async pricePerMm(times = 10): Promise<ReadonlyMap<string, number>> {
+      const { rows } = await db.execute<{ string_id: string; gauge_mm: number; price: number }>(sql`
+        select ${strings.id} string_id, thickness gauge_mm, price
+        from ${strings}, unnest(${strings.gaugesMm}) thickness, lateral (
+          select sum(price_minor)::float8 / sum(mm) price from (
+            select price_minor, mm from ${stockLengths}
+            where ${stockLengths.workshopId} = ${workshopId} and ${stockLengths.stringId} = ${strings.id} and ${stockLengths.gaugeMm} = thickness
+            order by ${stockLengths.day} desc nulls last limit ${times}
+          ) bought
+        ) paid
+        where ${strings.workshopId} = ${workshopId} and price is not null`);
       return new Map(
-        rows.map(({ stringId, gaugeMm, price }) => [stockKey(stringId, gaugeMm), price]),
+        rows.map(({ string_id, gauge_mm, price }) => [stockKey(string_id, gauge_mm), price]),
       );
     },
 
-    /** What was cut of each string and gauge in each of the last weeks, mm, the latest last. */
+    /** What was cut of each string and gauge in each of the last weeks of seven days, mm, the latest last. */
     async usedByWeek(weeks: number): Promise<ReadonlyMap<string, readonly number[]>> {
-      const ago = sql<number>`floor(extract(epoch from now() - ${stockMoves.at}) / 604800)`;
-      const rows = await db
+      const ago = sql<number>`((now() at time zone 'UTC')::date - ${stockUses.day}) / 7`;
+      const byWeek = db
         .select({
-          stringId: stockLengths.stringId,
-          gaugeMm: stockLengths.gaugeMm,
-          ago: sql<number>`${ago}::int`,
-          mm: sql<number>`-sum(${stockMoves.mm})`,
+          stringId: stockUses.stringId,
+          gaugeMm: stockUses.gaugeMm,
+          ago: ago.as('ago'),
+          mm: sql<number>`sum(${stockUses.mm})`.as('mm'),
         })
-        .from(stockMoves)
-        .innerJoin(stockLengths, eq(stockLengths.id, stockMoves.lengthId))
-        .leftJoin(undoing, eq(undoing.undoes, stockMoves.id))
+        .from(stockUses)
         .where(
           and(
-            eq(stockMoves.workshopId, workshopId),
-            eq(stockMoves.kind, 'cut'),
-            sql`${undoing.id} is null and ${ago} < ${weeks}`,
+            eq(stockUses.workshopId, workshopId),
+            sql`${stockUses.day} > (now() at time zone 'UTC')::date - 7 * ${weeks}::int`,
           ),
         )
-        .groupBy(stockLengths.stringId, stockLengths.gaugeMm, sql`3`);
-      const used = new Map<string, number[]>();
-      for (const { stringId, gaugeMm, ago: week, mm } of rows) {
-        const key = stockKey(stringId, gaugeMm);
-        const known = used.get(key) ?? Array.from({ length: weeks }, () => 0);
-        known[weeks - 1 - Number(week)] = Number(mm);
-        used.set(key, known);
-      }
-      return used;
+        .groupBy(stockUses.stringId, stockUses.gaugeMm, sql`3`)
+        .as('by_week');
+      // A row for each string: rows are what takes long on the way here.
+      const rows = await db
+        .select({
+          stringId: byWeek.stringId,
+          gaugeMm: byWeek.gaugeMm,
+          agos: sql<number[]>`array_agg(${byWeek.ago})`,
+          mms: sql<number[]>`array_agg(${byWeek.mm})`,
+        })
+        .from(byWeek)
+        .groupBy(byWeek.stringId, byWeek.gaugeMm);
+      return new Map(
+        rows.map(({ stringId, gaugeMm, agos, mms }) => {
+          const used = Array.from({ length: weeks }, () => 0);
+          for (const [i, week] of agos.entries()) used[weeks - 1 - week] = mms[i] ?? 0;
+          return [stockKey(stringId, gaugeMm), used];
+        }),
+      );
     },
   };
 }

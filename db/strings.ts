@@ -4,7 +4,7 @@ import type { Sport } from '@/core/terms/sport';
 import type { StringFacts } from '@/core/strings/string-facts';
 import type { Connection } from './connection';
 import { containing, missed, type Saved } from './saving';
-import { strings } from './schema';
+import { strings } from './racket-schema';
 
 export type StringRow = typeof strings.$inferSelect;
 /** The string library of one workshop. */

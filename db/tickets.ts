@@ -1,25 +1,29 @@
 import { and, asc, desc, eq, getTableColumns, inArray, isNotNull, isNull, sql } from 'drizzle-orm';
 import { z } from 'zod';
+import type { PriceLine } from '@/core/counter/price';
 import type { TimedPart } from '@/core/bench/times';
 import type { PastPiece } from '@/core/cut/learning';
 import type { Drawn } from '@/core/record/drawn';
 import {
   pieceDifference,
-  pieceRecordSchema,
+  shortPieceSchema,
   timedSchema,
   type BenchRecord,
   type JobRecord,
-  type PieceRecord,
+  type ShortPiece,
 } from '@/core/record/record';
 import type { Sport } from '@/core/terms/sport';
 import type { LastLook } from '@/core/reading/last-look';
 import type { Connection } from './connection';
-import { missed, type Saved } from './saving';
+import { missed, says, type Saved } from './saving';
 import { people } from './doors-schema';
-import { clients, corrections, frames, rackets, tickets, workshops } from './schema';
+import { clients, frames, rackets } from './racket-schema';
+import { clientOfTicket, nameOfTicketsClient } from './ticket-client';
+import { corrections, tickets } from './ticket-schema';
+import { workshops } from './workshop-schema';
 
-/** What a job drew is asked for by itself. */
-export type Ticket = Omit<typeof tickets.$inferSelect, 'drawn'>;
+/** What a job drew is asked for by itself, and its pieces stand in its record. */
+export type Ticket = Omit<typeof tickets.$inferSelect, 'drawn' | 'jobPieces'>;
 
 export type TakeInFacts = Pick<Ticket, 'racketId' | 'promised' | 'wish' | 'condition'>;
 /** What was seen and agreed with the racket in hand. */
@@ -66,6 +70,8 @@ export interface Closing {
   readonly toPayMinor: number;
   /** Null while it waits for its owner. */
   readonly collectedAt: Date | null;
+  /** Where it is taken with the hand-over. */
+  readonly lastLook?: LastLook | null;
   readonly record: JobRecord;
   readonly drawn: Drawn;
 }
@@ -93,20 +99,22 @@ export type ListedTicket = Ticket & {
   readonly mark: string;
 };
 
+const shortPieces = z.array(shortPieceSchema);
+
 /** As the indexes have it. */
 const LATEST = sql`${tickets.closedAt} desc nulls last`;
 
 /** The tickets and job records of one workshop. */
 export function ticketsOf(db: Connection, workshopId: string) {
-  // What a job drew is long, and only its own page shows it.
-  const { drawn, ...columns } = getTableColumns(tickets);
+  // What a job drew is long, and only its own page shows it; its pieces stand in its record.
+  const { drawn, jobPieces, ...columns } = getTableColumns(tickets);
   const mine = and(eq(tickets.workshopId, workshopId), isNull(tickets.removedAt));
   const listed = () =>
     db
       .select({
         ticket: columns,
-        clientId: rackets.clientId,
-        clientName: clients.name,
+        clientId: clientOfTicket,
+        clientName: nameOfTicketsClient,
         frameId: rackets.frameId,
         frameName: sql<string>`coalesce(${frames.name}, ${rackets.label})`,
         mark: rackets.mark,
@@ -143,6 +151,9 @@ export function ticketsOf(db: Connection, workshopId: string) {
     version: number,
     facts: Partial<TakeInFacts & CounterFacts & SetupFacts & CutFacts>,
   ): Promise<Saved> {
+    const row = await get(number);
+    // Looked at and saved as it is: nobody's open form on it is late.
+    if (row?.version === version && !isOver(row) && says(row, facts)) return 'saved';
     const { rowCount } = await db
       .update(tickets)
       .set({ ...facts, version: version + 1 })
@@ -153,6 +164,11 @@ export function ticketsOf(db: Connection, workshopId: string) {
   /** A part of a record, read through its own schema: the whole of it is long. */
   const part = <T>(path: string, schema: z.ZodType<T>) =>
     sql<T>`${tickets.record} #> ${`{${path}}`}`.mapWith((stored: unknown) => schema.parse(stored));
+
+  /** The pieces of a job; its record holds the parts of each besides. */
+  const pieces = sql<ShortPiece[]>`${jobPieces}`.mapWith((stored: unknown) =>
+    shortPieces.parse(stored),
+  );
 
   return {
     get,
@@ -179,19 +195,16 @@ export function ticketsOf(db: Connection, workshopId: string) {
      * The measured pieces of the latest closed jobs of a sport, for learning from the tails that
      * were left over. Jobs whose tails nobody measured have none.
      */
-    async pastPieces(sport: Sport, limit = 300): Promise<PastPiece<PieceRecord['name']>[]> {
+    async pastPieces(sport: Sport, limit = 300): Promise<PastPiece<ShortPiece['name']>[]> {
       const rows = await db
-        .select({
-          frameId: rackets.frameId,
-          pieces: part('plan,pieces', z.array(pieceRecordSchema)),
-        })
+        .select({ frameId: rackets.frameId, pieces })
         .from(tickets)
         .innerJoin(rackets, eq(rackets.id, tickets.racketId))
         .where(and(mine, eq(tickets.jobSport, sport), sql`${tickets.taughtLengths}`))
         .orderBy(LATEST)
         .limit(limit);
-      return rows.flatMap(({ frameId, pieces }) =>
-        pieces.flatMap((piece) => {
+      return rows.flatMap(({ frameId, pieces: ofJob }) =>
+        ofJob.flatMap((piece) => {
           const off = pieceDifference(piece);
           return off === undefined ? [] : [{ frameId, name: piece.name, difference: off }];
         }),
@@ -223,7 +236,7 @@ export function ticketsOf(db: Connection, workshopId: string) {
           crossSupplied: tickets.crossSupplied,
           labourMinor: tickets.labourMinor,
           stringMinor: tickets.stringMinor,
-          pieces: part('plan,pieces', z.array(pieceRecordSchema)),
+          pieces,
           minutes: sql<number>`${tickets.benchMinutes}`,
         })
         .from(tickets)
@@ -245,16 +258,16 @@ export function ticketsOf(db: Connection, workshopId: string) {
     /** The same, only the last few: what is open on it, and what was done before. */
     async lastOfRacket(racketId: string, limit: number): Promise<ListedTicket[]> {
       const rows = await listed()
-        .where(and(mine, eq(tickets.racketId, racketId)))
+        .where(and(mine, eq(tickets.racketId, racketId), isNull(tickets.wasClosedAt)))
         .orderBy(desc(tickets.number))
         .limit(limit);
       return rows.map(flat);
     },
 
-    /** What was done on a racket, the latest first, with what is open on it. */
+    /** What was done on a racket, the latest first, with what is open on it; what was voided was not done. */
     async ofRacket(racketId: string): Promise<ListedTicket[]> {
       const rows = await listed()
-        .where(and(mine, eq(tickets.racketId, racketId)))
+        .where(and(mine, eq(tickets.racketId, racketId), isNull(tickets.wasClosedAt)))
         .orderBy(desc(tickets.takenIn), desc(tickets.number));
       return rows.map(flat);
     },
@@ -359,9 +372,62 @@ export function ticketsOf(db: Connection, workshopId: string) {
             eq(tickets.number, number),
             eq(tickets.version, version),
             isNotNull(tickets.withdrawnAt),
+            // A voided job is no ticket any more.
+            isNull(tickets.wasClosedAt),
           ),
         );
       return rowCount ? 'saved' : missed(await get(number), { withdrawnAt: null });
+    },
+
+    /**
+     * Voids a job that was closed wrongly: it is withdrawn with its reason, owes nothing and counts nowhere; its number, its
+     * record and what was done stay.
+     */
+    async voidJob(number: number, version: number, why: string): Promise<Saved> {
+      const { rowCount } = await db
+        .update(tickets)
+        .set({
+          wasClosedAt: sql`${tickets.closedAt}`,
+          closedAt: null,
+          withdrawnAt: new Date(),
+          withdrawnWhy: why,
+          toPayMinor: 0,
+          version: version + 1,
+        })
+        .where(
+          and(
+            mine,
+            eq(tickets.number, number),
+            eq(tickets.version, version),
+            isNotNull(tickets.closedAt),
+          ),
+        );
+      return rowCount ? 'saved' : missed(await get(number), { withdrawnWhy: why });
+    },
+
+    /** A line that was forgotten when a job was closed; sent twice, it is added once. */
+    async addLine(
+      number: number,
+      version: number,
+      line: PriceLine,
+      toPayMinor: number,
+    ): Promise<Saved> {
+      const { rowCount } = await db
+        .update(tickets)
+        .set({
+          record: sql`jsonb_set(${tickets.record}, '{price,lines}', (${tickets.record} -> 'price' -> 'lines') || ${JSON.stringify([line])}::jsonb)`,
+          toPayMinor,
+          version: version + 1,
+        })
+        .where(
+          and(
+            mine,
+            eq(tickets.number, number),
+            eq(tickets.version, version),
+            isNotNull(tickets.closedAt),
+          ),
+        );
+      return rowCount ? 'saved' : missed(await get(number), { toPayMinor });
     },
 
     /** Adds to a closed record what was found wrong in it; sent twice, it is kept once. */
@@ -388,12 +454,12 @@ export function ticketsOf(db: Connection, workshopId: string) {
 
     /** Writes into a record what a bench sent after the job was closed; nothing else of it changes. */
     async addLate(number: number, late: BenchRecord | null): Promise<void> {
-      const ticket = await get(number);
-      if (!ticket?.record) return;
       await db
         .update(tickets)
-        .set({ record: { ...ticket.record, late } })
-        .where(and(mine, eq(tickets.number, number)));
+        .set({
+          record: sql`jsonb_set(${tickets.record}, '{late}', ${JSON.stringify(late)}::jsonb)`,
+        })
+        .where(and(mine, eq(tickets.number, number), isNotNull(tickets.record)));
     },
 
     /** Keeps the last look at an open job; it counts as no edit. */
@@ -402,6 +468,14 @@ export function ticketsOf(db: Connection, workshopId: string) {
         .update(tickets)
         .set({ lastLook })
         .where(and(mine, eq(tickets.id, id), isNull(tickets.closedAt)));
+    },
+
+    /** The machine that a ticket is strung on. It is no edit of the ticket, so no open form on it is late. */
+    async standOn(id: string, machineId: string): Promise<void> {
+      await db
+        .update(tickets)
+        .set({ machineId })
+        .where(and(mine, eq(tickets.id, id), isNull(tickets.machineId), isNull(tickets.closedAt)));
     },
 
     /** The last looks at closed jobs, the latest first. */

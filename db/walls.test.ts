@@ -1,16 +1,12 @@
 /** What one workshop can see of another: nothing, whatever is asked. */
 import { randomUUID } from 'node:crypto';
-import { eq, getTableName, sql } from 'drizzle-orm';
+import { eq, getTableName, sql, type SQL } from 'drizzle-orm';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { USUAL_WEEK } from '@/core/queue/hours';
-import { NOTHING_SAID } from '@/core/ageing/court';
-import { NOTHING_SEEN } from '@/core/reading/seen';
-import { invoiceFor } from '@/core/papers/invoice';
-import { frameSpec } from '@/core/testing/frame-spec';
 import { clientLinksOf, linkAt } from './client-links';
-import { openDatabase, type Database, type OpenDatabase } from './connection';
+import { openDatabase, type OpenDatabase } from './connection';
 import * as doors from './doors-schema';
 import { foundOf } from './found';
+import { invitationAt, invitationsOf } from './invitations';
 import * as day from './day-schema';
 import * as ageing from './ageing-schema';
 import * as reading from './reading-schema';
@@ -19,24 +15,28 @@ import * as earlier from './earlier-schema';
 import * as papers from './papers-schema';
 import { giveRights } from './rights';
 import * as stock from './shelf-schema';
-import * as records from './schema';
-import { newWorkshop, openTestDatabase } from './testing';
-import { behindWalls } from './walls';
+import * as things from './racket-schema';
+import * as bench from './ticket-schema';
+import * as house from './workshop-schema';
+import { entrancesOf, newPerson, newWorkshop, openTestDatabase, withJobs } from './testing';
+import { behindWalls, signWith } from './walls';
 import { enterWorkshop } from './workshop';
+import { wholeWorkshop } from './testing-whole';
 
 const OWNED = [
-  records.clients,
-  records.frames,
-  records.strings,
-  records.machines,
-  records.machineChecks,
-  records.rackets,
-  records.tickets,
-  records.benchEvents,
-  records.members,
-  records.corrections,
-  records.devices,
-  records.trail,
+  things.clients,
+  things.frames,
+  things.strings,
+  things.machines,
+  things.machineChecks,
+  things.rackets,
+  bench.tickets,
+  bench.benchDeeds,
+  house.members,
+  house.invitations,
+  bench.corrections,
+  house.devices,
+  house.trail,
   papers.photos,
   papers.priceItems,
   papers.invoices,
@@ -56,6 +56,7 @@ const OWNED = [
   tournament.eventRackets,
   stock.stockLengths,
   stock.stockMoves,
+  stock.stockUses,
   papers.wishes,
   papers.outbox,
 ] as const;
@@ -66,200 +67,27 @@ const AT_THE_DOORS = [
   doors.accounts,
   doors.verifications,
   doors.passkeys,
+  doors.secondSteps,
   doors.rateLimits,
   doors.attempts,
 ] as const;
 
-const invoiceOf = (number: number) =>
-  invoiceFor(
-    {
-      number,
-      day: '2026-11-20',
-      locale: 'en-GB',
-      from: { name: 'W', address: '', country: '', taxNumber: '' },
-      to: { name: 'Secret', address: '' },
-    },
-    [{ number: 1, racket: 'F', price: { currency: 'EUR', taxIncluded: true, lines: [] } }],
-  );
-
 let owner: OpenDatabase;
 let app: OpenDatabase;
 let gate: OpenDatabase;
+let wallKey: string;
 
-async function newPerson(db: Database): Promise<string> {
-  const [person] = await db
-    .insert(doors.people)
-    .values({ name: 'Ada', email: `${randomUUID()}@shop.example` })
-    .returning({ id: doors.people.id });
-  return person?.id ?? '';
-}
-
-/** A workshop with a row in every table, and somebody who works in it. */
-async function wholeWorkshop() {
-  const { db } = owner;
-  const { id: workshopId, ...shop } = await newWorkshop(db);
-  const personId = await newPerson(db);
-  await shop.members.add(personId, 'owner');
-  const [clientId, frameId, machineId] = [randomUUID(), randomUUID(), randomUUID()];
-  await shop.clients.add({ name: 'Secret', contact: '', tensionUnit: null, notes: '' }, clientId);
-  await shop.frames.add(
-    { name: 'Frame', spec: frameSpec({ head: [7, 9], throat: [7, 9], tieOff: ['6H'] }) },
-    frameId,
-  );
-  await shop.machines.add({ name: 'Bench', gripperMm: 360 }, machineId);
-  await db.insert(records.machineChecks).values({
-    id: randomUUID(),
-    workshopId,
-    machineId,
-    day: '2026-11-20',
-    askedN: 240,
-    measuredN: 239,
-  });
-  await db.insert(records.strings).values({
-    workshopId,
-    name: 'String',
-    sport: 'tennis',
-    family: 'monofilament',
-    gaugesMm: [1.25],
-    setMm: 12_000,
-    setPriceMinor: 900,
-    notes: '',
-  });
-  const racket = await shop.rackets.add({ clientId, frameId, label: 'F', mark: '', notes: '' });
-  const ticket = await shop.tickets.add(randomUUID(), {
-    racketId: racket.id,
-    promised: '2030-01-01T18:00',
-    wish: '',
-    condition: '',
-  });
-  await shop.bench.keep(ticket.id, [
-    {
-      id: randomUUID(),
-      bench: randomUUID(),
-      plan: '0badcafe',
-      at: '2026-11-25T10:00:00.000Z',
-      done: 0,
-      deed: { kind: 'open' },
-      personId,
-    },
-  ]);
-  await shop.tickets.correct(ticket.id, randomUUID(), personId, 'It was 24 kg.');
-  await shop.devices.trust('Bench', randomUUID(), personId);
-  await shop.photos.add(randomUUID(), ticket.id, personId, {
-    caption: '',
-    width: 1,
-    height: 1,
-    image: Buffer.from('image'),
-    thumb: Buffer.from('thumb'),
-  });
-  await shop.priceList.add(randomUUID(), { name: 'Grip', kind: 'grip', unitMinor: 600, taxBp: 0 });
-  const invoiced = await shop.invoices.issue(
-    randomUUID(),
-    personId,
-    clientId,
-    [ticket.id],
-    (number) => invoiceOf(number),
-  );
-  expect(invoiced).toEqual({ number: 1 });
-  await shop.payments.add(personId, {
-    id: randomUUID(),
-    ticketId: ticket.id,
-    day: '2026-11-20',
-    way: 'cash',
-    amountMinor: 100,
-    note: '',
-  });
-  const token = await shop.clientLinks.ensure(racket.id);
-  await shop.calendarFeeds.ensure(personId);
-  const [string] = await shop.strings.find('');
-  const lengthId = randomUUID();
-  await shop.shelf.buy(personId, [lengthId], {
-    stringId: string?.id ?? '',
-    gaugeMm: 1.25,
-    kind: 'set',
-    mm: 12_000,
-    priceMinor: 900,
-    supplier: '',
-    place: '',
-    day: '2026-11-20',
-  });
-  await shop.shelf.cut(personId, ticket.id, [{ lengthId, mm: 6000, note: 'mains' }]);
-  await shop.benches.add({
-    name: 'Bench',
-    machineId,
-    hand: 'practised',
-    hours: { week: USUAL_WEEK, others: {} },
-  });
-  await shop.benches.setHereFrom(ticket.id, '2029-12-31T10:00');
-  await shop.court.say(ticket.id, personId, { ...NOTHING_SAID, note: 'Secret' });
-  await shop.bedsRead.add(randomUUID(), racket.id, personId, '2026-11-20T10:00', {
-    ...NOTHING_SEEN,
-    marks: 'few',
-  });
-  await shop.readings.add(randomUUID(), ticket.id, personId, {
-    takenOn: '2026-11-20T10:00',
-    kind: 'tap',
-    value: 540,
-    massG: null,
-    unit: '',
-  });
-  await db.insert(ageing.bedsOut).values({ racketId: racket.id, workshopId, ticketId: ticket.id });
-  const [eventId, playerId] = [randomUUID(), randomUUID()];
-  await shop.events.add(
-    {
-      name: 'Open',
-      sport: 'tennis',
-      days: { days: { '2030-01-01': [['08:00', '20:00']] } },
-      benchIds: [],
-      leadMin: 45,
-      labourMinor: 2200,
-      ownStringMinor: 1800,
-      rushMinor: 0,
-      rushMin: 0,
-      oneBench: true,
-      boardNames: false,
-    },
-    eventId,
-  );
-  await shop.events.addPlayer(playerId, eventId, clientId, {
-    orders: { orders: [] },
-    mainStringId: null,
-    mainGaugeMm: null,
-    crossStringId: null,
-    crossGaugeMm: null,
-    supplied: true,
-    benchId: null,
-  });
-  await shop.events.addRacket({ ticketId: ticket.id, eventId, playerId, tag: 1 });
-  await db.insert(earlier.earlierJobs).values({
-    workshopId,
-    racketId: racket.id,
-    day: '2025-04-07',
-    mains: 'String',
-    crosses: 'String',
-    currency: 'EUR',
-    notes: '',
-  });
-  await shop.clientLinks.wish(racket.id, 'again');
-  await shop.outbox.add(personId, {
-    id: randomUUID(),
-    clientId,
-    ticketId: ticket.id,
-    kind: 'ready',
-    about: '',
-    toAddress: 'a@b.example',
-    subject: 's',
-    text: 't',
-  });
-  return { workshopId, personId, clientId, ticket, racketId: racket.id, token };
-}
+/** By which a connection comes in. */
+const roleOf = ({ db }: OpenDatabase): string =>
+  decodeURIComponent(new URL(String(db.$client.options.connectionString)).username);
 
 beforeAll(async () => {
   owner = await openTestDatabase();
-  const rights = await giveRights(owner.db, process.env.TEST_DATABASE_URL ?? '', 'x'.repeat(32));
+  const rights = await entrancesOf(owner);
   expect(rights.apart).toBe(true);
   app = openDatabase(rights.records);
   gate = openDatabase(rights.doors);
+  ({ wallKey } = rights);
 });
 afterAll(() => Promise.all([owner.close(), app.close(), gate.close()]));
 
@@ -287,8 +115,8 @@ describe('the walls between workshops, as the application’s own role', () => {
   });
 
   it('show a forgotten where nothing outside of a workshop, and its own rows inside', async () => {
-    const { workshopId, personId } = await wholeWorkshop();
-    await wholeWorkshop();
+    const { workshopId, personId } = await wholeWorkshop(owner.db);
+    await wholeWorkshop(owner.db);
     for (const table of OWNED) {
       const bare = await app.db.select({ of: table.workshopId }).from(table);
       expect([getTableName(table), bare]).toEqual([getTableName(table), []]);
@@ -298,33 +126,33 @@ describe('the walls between workshops, as the application’s own role', () => {
       expect([getTableName(table), inside]).toEqual([getTableName(table), [{ of: workshopId }]]);
     }
     const seen = await behindWalls(app.db, { workshopId, personId }, (transaction) =>
-      transaction.select({ id: records.workshops.id }).from(records.workshops),
+      transaction.select({ id: house.workshops.id }).from(house.workshops),
     );
     expect(seen).toEqual([{ id: workshopId }]);
   });
 
   it('let nobody write into another workshop, nor take a row over', async () => {
-    const [mine, theirs] = [await wholeWorkshop(), await wholeWorkshop()];
+    const [mine, theirs] = [await wholeWorkshop(owner.db), await wholeWorkshop(owner.db)];
     const at = { workshopId: mine.workshopId, personId: mine.personId };
     const row = { contact: '', notes: '', tensionUnit: null, name: 'Intruder' };
     await expect(
       behindWalls(app.db, at, (transaction) =>
-        transaction.insert(records.clients).values({ ...row, workshopId: theirs.workshopId }),
+        transaction.insert(things.clients).values({ ...row, workshopId: theirs.workshopId }),
       ),
     ).rejects.toThrow();
     const changed = await behindWalls(app.db, at, (transaction) =>
       transaction
-        .update(records.clients)
+        .update(things.clients)
         .set({ name: 'Taken' })
-        .where(eq(records.clients.id, theirs.clientId)),
+        .where(eq(things.clients.id, theirs.clientId)),
     );
     expect(changed.rowCount).toBe(0);
     await expect(
       behindWalls(app.db, at, (transaction) =>
         transaction
-          .update(records.clients)
+          .update(things.clients)
           .set({ workshopId: theirs.workshopId })
-          .where(eq(records.clients.id, mine.clientId)),
+          .where(eq(things.clients.id, mine.clientId)),
       ),
     ).rejects.toThrow();
     expect(await enterWorkshop(app.db, { ...at, workshopId: theirs.workshopId })).toBeUndefined();
@@ -332,7 +160,7 @@ describe('the walls between workshops, as the application’s own role', () => {
   });
 
   it('let nothing that was issued, paid or photographed be changed', async () => {
-    const { workshopId, personId } = await wholeWorkshop();
+    const { workshopId, personId } = await wholeWorkshop(owner.db);
     for (const harm of [
       sql`update invoices set total_minor = 1`,
       sql`delete from invoices`,
@@ -348,7 +176,7 @@ describe('the walls between workshops, as the application’s own role', () => {
   });
 
   it('open a client’s address to one racket and nothing else, until it is withdrawn', async () => {
-    const mine = await wholeWorkshop();
+    const mine = await wholeWorkshop(owner.db);
     const outside = (token: string) =>
       behindWalls(app.db, {}, (transaction) => linkAt(transaction, token));
     expect(await outside(mine.token)).toEqual({
@@ -370,8 +198,44 @@ describe('the walls between workshops, as the application’s own role', () => {
     expect(await outside(mine.token)).toBeUndefined();
   });
 
+  it('open an invitation to who has its address, to one of them, once', async () => {
+    const mine = await wholeWorkshop(owner.db);
+    const [tokenHash, first, second] = [
+      randomUUID(),
+      await newPerson(owner.db),
+      await newPerson(owner.db),
+    ];
+    await behindWalls(app.db, mine, (transaction) =>
+      invitationsOf(transaction, mine.workshopId).add({
+        tokenHash,
+        name: 'Nell',
+        address: 'nell@court.example',
+        role: 'counter',
+        invitedBy: mine.personId,
+        expiresAt: new Date(Date.now() + 60_000),
+      }),
+    );
+    const found = () =>
+      behindWalls(app.db, {}, (transaction) => invitationAt(transaction, tokenHash));
+    const at = await found();
+    expect(at?.workshopId).toBe(mine.workshopId);
+    const take = (personId: string) =>
+      behindWalls(app.db, { workshopId: mine.workshopId, personId }, (transaction) =>
+        invitationsOf(transaction, mine.workshopId).take(at?.id ?? '', personId),
+      );
+    expect(await take(mine.personId)).toBe('here already');
+    expect((await Promise.all([take(first), take(second)])).toSorted()).toEqual(['gone', 'taken']);
+    expect(await found()).toBeUndefined();
+    // What it asks to cannot be changed on the way.
+    await expect(
+      behindWalls(app.db, mine, (transaction) =>
+        transaction.execute(sql`update invitations set role = 'owner'`),
+      ),
+    ).rejects.toThrow();
+  });
+
   it('let search find what is inside, and nothing of another workshop', async () => {
-    const [mine, theirs] = [await wholeWorkshop(), await wholeWorkshop()];
+    const [mine, theirs] = [await wholeWorkshop(owner.db), await wholeWorkshop(owner.db)];
     for (const table of UNSEEN) await expect(app.db.select().from(table)).rejects.toThrow();
     const found = await behindWalls(app.db, mine, (transaction) =>
       foundOf(transaction).find({ words: ['secret'], days: undefined, tension: undefined }),
@@ -385,7 +249,7 @@ describe('the walls between workshops, as the application’s own role', () => {
   });
 
   it('keep what is behind a workshop apart from who somebody is', async () => {
-    const { workshopId, personId } = await wholeWorkshop();
+    const { workshopId, personId } = await wholeWorkshop(owner.db);
     for (const table of AT_THE_DOORS) {
       await expect(app.db.select().from(table)).rejects.toThrow();
       await expect(
@@ -404,22 +268,188 @@ describe('the walls between workshops, as the application’s own role', () => {
   });
 
   it('show a person every workshop that they belong to, and no other', async () => {
-    const [one, two] = [await wholeWorkshop(), await wholeWorkshop()];
+    const [one, two] = [await wholeWorkshop(owner.db), await wholeWorkshop(owner.db)];
     await behindWalls(owner.db, {}, (transaction) =>
       transaction
-        .insert(records.members)
+        .insert(house.members)
         .values({ workshopId: two.workshopId, personId: one.personId, role: 'counter' }),
     );
     const seen = await behindWalls(app.db, { personId: one.personId }, (transaction) =>
-      transaction.select({ id: records.workshops.id }).from(records.workshops),
+      transaction.select({ id: house.workshops.id }).from(house.workshops),
     );
     expect(new Set(seen.map(({ id }) => id))).toEqual(new Set([one.workshopId, two.workshopId]));
   });
 });
 
+describe('the roles that the application comes in by', () => {
+  it('make nothing, of any kind, anywhere', async () => {
+    const owners = `${new URL(process.env.TEST_DATABASE_URL ?? '').pathname.slice(1)}_owner`;
+    for (const harm of [
+      // The way that was found: a table of the trail's name that is looked at first, with a trigger of one's own.
+      'create temporary table trail (like public.trail)',
+      'create temporary view people as select 1 as id',
+      "create function pg_temp.now() returns text language sql as 'select 1'",
+      "create function public.f() returns trigger language plpgsql as 'begin return new; end'",
+      'create trigger mine after update on public.clients for each row execute function public.write_trail()',
+      'create schema mine',
+      'create table public.mine (n integer)',
+      'create sequence public.mine',
+      'create type public.mine as (n integer)',
+      'create domain public.mine as integer',
+      'create operator public.= (leftarg = text, rightarg = text, function = texteq)',
+      'create extension dblink',
+      'create role mine',
+      `set role ${owners}`,
+      'alter table public.clients owner to current_user',
+      "alter function public.write_trail() set search_path = 'pg_temp'",
+      'alter table public.tickets disable trigger all',
+      'set session_replication_role = replica',
+      "copy public.clients to program 'id'",
+      "select pg_read_file('/etc/passwd')",
+      "select lo_import('/etc/passwd')",
+      'do $$ begin create temporary table finds (n integer); end $$',
+      'create rule mine as on update to public.clients do instead nothing',
+      'create policy mine on public.clients using (true)',
+    ])
+      for (const { db } of [app, gate])
+        await expect(db.execute(sql.raw(harm)), harm).rejects.toThrow();
+  });
+
+  it('call no function but those that are meant for them', async () => {
+    const { rows } = await owner.db.execute<{ role: string; calls: string }>(
+      sql.raw(`select rolname as role, p.oid::regprocedure::text as calls from pg_roles, pg_proc p
+        where rolname in ('${roleOf(app)}', '${roleOf(gate)}') and pronamespace = 'public'::regnamespace
+          and prorettype <> 'trigger'::regtype and has_function_privilege(rolname, p.oid, 'execute')
+          and not exists (select 1 from pg_depend d where d.classid = 'pg_proc'::regclass and d.objid = p.oid and d.deptype = 'e') order by 1, 2`),
+    );
+    const callsOf = (open: OpenDatabase) =>
+      rows
+        .filter(({ role }) => role === roleOf(open))
+        .map(({ calls }) => calls.replace(/\(.*/, ''));
+    expect(new Set(callsOf(gate))).toEqual(
+      new Set(['at_person', 'at_workshop', 'ownerless_workshops']),
+    );
+    expect(new Set(callsOf(app))).toEqual(
+      new Set([
+        'at_person',
+        'at_workshop',
+        'calendar_feed',
+        'client_link',
+        'client_now',
+        'find_in_records',
+        'invitation',
+        'pieces_in_short',
+        'rows_in_records',
+      ]),
+    );
+  });
+
+  it('meet functions that belong to no master of the server, and look nowhere but where they say', async () => {
+    const { rows } = await owner.db.execute<{
+      name: string;
+      master: boolean;
+      config: string[] | null;
+      body: string;
+    }>(sql`
+      select proname as name, rolsuper or rolbypassrls or rolcanlogin as master, proconfig as config, prosrc as body
+        from pg_proc p join pg_roles r on r.oid = proowner
+        where pronamespace = 'public'::regnamespace
+          and not exists (select 1 from pg_depend d where d.classid = 'pg_proc'::regclass and d.objid = p.oid and d.deptype = 'e')`);
+    expect(rows.length).toBeGreaterThan(20);
+    const { rows: tables } = await owner.db.execute<{ name: string }>(
+      sql`select relname as name from pg_class where relnamespace = 'public'::regnamespace and relkind = 'r'`,
+    );
+    const bare = new RegExp(
+      `\\b(from|join|into|update)\\s+(${tables.map(({ name }) => name).join('|')})\\b(?!\\.)`,
+      'gi',
+    );
+    for (const { name, master, config, body } of rows) {
+      expect([name, master]).toEqual([name, false]);
+      expect([name, config?.find((each) => each.startsWith('search_path'))]).toEqual([
+        name,
+        'search_path=pg_catalog, public, pg_temp',
+      ]);
+      expect([name, body.match(bare)]).toEqual([name, null]);
+    }
+  });
+
+  it('say nowhere where they work but by what the application signed', async () => {
+    const [mine, theirs] = [await wholeWorkshop(owner.db), await wholeWorkshop(owner.db)];
+    const asking = (place: string, setting = 'orthotens.place') =>
+      app.db.transaction(async (transaction) => {
+        await transaction.execute(sql`select set_config(${setting}, ${place}, true)`);
+        return transaction.$count(things.clients);
+      });
+    const signed = await behindWalls(app.db, mine, async (transaction) => {
+      const { rows } = await transaction.execute<{ place: string }>(
+        sql`select current_setting('orthotens.place') as place`,
+      );
+      return rows[0]?.place ?? '';
+    });
+    expect(await asking(signed)).toBe(1);
+    for (const forged of [
+      `${theirs.workshopId}|${theirs.personId}|`,
+      `${theirs.workshopId}|${theirs.personId}`,
+      signed.replace(mine.workshopId, theirs.workshopId),
+      signed.replace(mine.personId, theirs.personId),
+      `${theirs.workshopId}||${signed}`,
+      '*||',
+      'x',
+    ])
+      await expect(asking(forged), forged).rejects.toThrow();
+    for (const setting of ['orthotens.everything', 'orthotens.workshop'])
+      expect(await asking(setting.endsWith('g') ? 'on' : theirs.workshopId, setting)).toBe(0);
+    await expect(app.db.execute(sql`select key from wall_keys`)).rejects.toThrow();
+    await expect(app.db.execute(sql`select signed_place()`)).rejects.toThrow();
+  });
+
+  it('change nothing of a job that was handed over, nor of one that was voided since', async () => {
+    const { shop, jobs } = await withJobs(owner.db, [3300, 3300]);
+    const inside = (harm: SQL) =>
+      behindWalls(app.db, { workshopId: shop.id }, (transaction) => transaction.execute(harm));
+    const ticket = await shop.tickets.get(2);
+    expect(await shop.tickets.voidJob(2, ticket?.version ?? 0, 'the wrong one')).toBe('saved');
+    for (const number of jobs.map((job) => job.number)) {
+      for (const harm of [
+        sql`record = jsonb_set(record, '{remarks}', '"all well"')`,
+        sql`record = jsonb_set(record, '{price,lines,0,unitMinor}', '1')`,
+        sql`record = jsonb_set(record, '{price,lines}', '[]')`,
+        sql`record = null`,
+        sql`main_n = 1`,
+        sql`labour_minor = 1`,
+        sql`closed_at = now()`,
+        sql`racket_id = gen_random_uuid()`,
+        sql`number = 77`,
+        sql`removed_at = now()`,
+      ])
+        await expect(
+          inside(sql`update tickets set ${harm} where number = ${number}`),
+        ).rejects.toThrow();
+    }
+    await inside(sql`update tickets set collected_at = now() where number = 1`);
+  });
+});
+
 describe('the trail', () => {
+  it('keeps of a document what it was before', async () => {
+    const { workshopId, personId } = await wholeWorkshop(owner.db);
+    const at = { workshopId, personId };
+    const frame = await behindWalls(app.db, at, async (transaction) => {
+      const [kept] = await transaction
+        .select({ id: things.frames.id, spec: sql<unknown>`spec` })
+        .from(things.frames);
+      await transaction
+        .update(things.frames)
+        .set({ spec: sql`jsonb_set(spec, '{mains}', '18')` })
+        .where(eq(things.frames.id, kept?.id ?? ''));
+      return kept;
+    });
+    const open = await enterWorkshop(app.db, at);
+    const [entry] = (await open?.trail.of('frames', frame?.id ?? '', 1))?.entries ?? [];
+    expect(entry?.changes).toEqual({ spec: [frame?.spec] });
+  });
   it('says who changed what and when, of itself', async () => {
-    const { workshopId, personId, clientId } = await wholeWorkshop();
+    const { workshopId, personId, clientId } = await wholeWorkshop(owner.db);
     const open = await enterWorkshop(app.db, { workshopId, personId });
     const client = await open?.clients.get(clientId);
     expect(client?.name).toBe('Secret');
@@ -430,7 +460,7 @@ describe('the trail', () => {
       notes: '',
     });
     await open?.clients.setRemoved(clientId, true);
-    const [removed, changed, added] = (await open?.trail.of('clients', clientId)) ?? [];
+    const [removed, changed, added] = (await open?.trail.of('clients', clientId, 9))?.entries ?? [];
     expect(changed).toMatchObject({
       who: 'Ada',
       deed: 'changed',
@@ -442,7 +472,7 @@ describe('the trail', () => {
   });
 
   it('is only added to, by the application and by the owner of the tables alike', async () => {
-    const { workshopId, personId } = await wholeWorkshop();
+    const { workshopId, personId } = await wholeWorkshop(owner.db);
     const at = { workshopId, personId };
     for (const harm of [
       sql`delete from trail`,
@@ -459,10 +489,10 @@ describe('the trail', () => {
   });
 
   it('never holds a code, nor a whole document', async () => {
-    const { workshopId, personId } = await wholeWorkshop();
+    const { workshopId, personId } = await wholeWorkshop(owner.db);
     const open = await enterWorkshop(app.db, { workshopId, personId });
     await open?.members.setCode(personId, 'a hash');
-    const [entry] = (await open?.trail.latest(1)) ?? [];
+    const [entry] = (await open?.trail.latest(1))?.entries ?? [];
     expect(entry).toMatchObject({ about: 'members', changes: { code_hash: null } });
   });
 });
@@ -483,19 +513,21 @@ it('a server that has one role only binds its owner to the walls', async () => {
   try {
     await migrateDatabase(command.db);
     const rights = await giveRights(command.db, url.toString(), '');
-    expect(rights).toEqual({ records: url.toString(), doors: url.toString(), apart: false });
+    expect(rights).toMatchObject({ records: url.toString(), doors: url.toString(), apart: false });
+    signWith(rights.wallKey);
     const shop = await newWorkshop(command.db);
     await shop.clients.add(
       { name: 'Secret', contact: '', tensionUnit: null, notes: '' },
       randomUUID(),
     );
-    expect(await command.db.$count(records.clients)).toBe(1);
-    expect(await page.db.$count(records.clients)).toBe(0);
+    expect(await command.db.$count(things.clients)).toBe(1);
+    expect(await page.db.$count(things.clients)).toBe(0);
     const inside = await behindWalls(page.db, { workshopId: shop.id }, (transaction) =>
-      transaction.$count(records.clients),
+      transaction.$count(things.clients),
     );
     expect(inside).toBe(1);
   } finally {
+    signWith(wallKey);
     await Promise.all([command.close(), page.close()]);
     await owner.db.execute(sql.raw(`drop database ${name} with (force)`));
     await owner.db.execute(sql.raw(`drop role ${name}`));

@@ -2,12 +2,13 @@ import { randomUUID } from 'node:crypto';
 import { and, eq, isNull } from 'drizzle-orm';
 import { USUAL_ASSUMPTIONS } from '@/core/cut/lengths';
 import type { HouseRules } from '@/core/house/house-rules';
-import type { Role } from '@/core/house/policy';
+import type { Role } from '@/core/house/role-rights';
 import type { Templates } from '@/core/papers/messages';
 import { benchOf } from './bench';
 import { clientLinksOf } from './client-links';
 import { clientsOf } from './clients';
 import type { Connection, Database } from './connection';
+import { carryPrices } from './currency';
 import { bedsOutOf } from './beds-out';
 import { benchesOf } from './benches';
 import { broughtOf } from './brought';
@@ -15,6 +16,7 @@ import { calendarFeedsOf } from './calendar-feeds';
 import { eventsOf } from './events';
 import { foundOf } from './found';
 import { framesOf } from './frames';
+import { invitationsOf } from './invitations';
 import { invoicesOf } from './invoices';
 import { jobsOf } from './jobs';
 import { machinesOf } from './machines';
@@ -28,12 +30,12 @@ import { racketsOf } from './rackets';
 import { bedsReadOf } from './beds-read';
 import { readingsOf } from './readings';
 import { missed, type Saved } from './saving';
-import { members, workshops } from './schema';
+import { members, workshops } from './workshop-schema';
 import { shelfOf } from './shelf';
 import { stringsOf } from './strings';
 import { ticketsOf } from './tickets';
 import { trailOf } from './trail';
-import { behindWalls } from './walls';
+import { behindWalls, inRounds } from './walls';
 
 export type Workshop = typeof workshops.$inferSelect;
 /** What its papers say of it, and how it states its prices. */
@@ -43,40 +45,19 @@ export type PaperFacts = Pick<
 >;
 export type WorkshopFacts = Omit<
   Workshop,
-  'id' | 'nextTicket' | 'nextInvoice' | 'version' | 'houseRules' | 'templates' | keyof PaperFacts
+  | 'id'
+  | 'nextTicket'
+  | 'nextInvoice'
+  | 'version'
+  | 'houseRules'
+  | 'templates'
+  | 'ownersSecondStep'
+  | keyof PaperFacts
 >;
 
-/** Everything of one workshop, and nothing of another. */
-export function recordsOf(db: Connection, workshopId: string) {
+/** What a workshop says of itself. */
+function wordsOf(db: Connection, workshopId: string) {
   return {
-    bench: benchOf(db, workshopId),
-    bedsOut: bedsOutOf(db, workshopId),
-    benches: benchesOf(db, workshopId),
-    brought: broughtOf(db, workshopId),
-    calendarFeeds: calendarFeedsOf(db, workshopId),
-    clientLinks: clientLinksOf(db, workshopId),
-    clients: clientsOf(db, workshopId),
-    court: courtOf(db, workshopId),
-    devices: devicesOf(db, workshopId),
-    events: eventsOf(db, workshopId),
-    found: foundOf(db),
-    frames: framesOf(db, workshopId),
-    invoices: invoicesOf(db, workshopId),
-    jobs: jobsOf(db, workshopId),
-    machines: machinesOf(db, workshopId),
-    members: membersOf(db, workshopId),
-    outbox: outboxOf(db, workshopId),
-    payments: paymentsOf(db, workshopId),
-    photos: photosOf(db, workshopId),
-    priceList: priceListOf(db, workshopId),
-    rackets: racketsOf(db, workshopId),
-    readings: readingsOf(db, workshopId),
-    bedsRead: bedsReadOf(db, workshopId),
-    shelf: shelfOf(db, workshopId),
-    strings: stringsOf(db, workshopId),
-    tickets: ticketsOf(db, workshopId),
-    trail: trailOf(db, workshopId),
-
     /** What a client's page says of the workshop, or is worked out by. */
     async shopOfLink(): Promise<
       Pick<Workshop, 'name' | 'timeZone' | 'tensionUnit' | 'houseRules'>
@@ -94,26 +75,75 @@ export function recordsOf(db: Connection, workshopId: string) {
       return row;
     },
 
+    /** With another currency its prices keep their figures. Call it inside a transaction. */
     async changeWorkshop(
       version: number,
       facts:
         | WorkshopFacts
         | PaperFacts
         | { readonly houseRules: HouseRules }
-        | { readonly templates: Templates },
+        | { readonly templates: Templates }
+        | { readonly ownersSecondStep: boolean },
     ): Promise<Saved> {
-      const { rowCount } = await db
+      const [before] = await db
+        .select()
+        .from(workshops)
+        .where(eq(workshops.id, workshopId))
+        .for('update');
+      if (before?.version !== version)
+        return missed(before && { ...before, removedAt: null }, facts);
+      await db
         .update(workshops)
         .set({ ...facts, version: version + 1 })
-        .where(and(eq(workshops.id, workshopId), eq(workshops.version, version)));
-      if (rowCount) return 'saved';
-      const [row] = await db.select().from(workshops).where(eq(workshops.id, workshopId));
-      return missed(row && { ...row, removedAt: null }, facts);
+        .where(eq(workshops.id, workshopId));
+      if ('currency' in facts) await carryPrices(db, workshopId, before.currency, facts.currency);
+      return 'saved';
     },
   };
 }
 
-export type Records = ReturnType<typeof recordsOf>;
+/** The parts of its records, each with the questions that it answers. */
+const PARTS = {
+  bench: benchOf,
+  bedsOut: bedsOutOf,
+  benches: benchesOf,
+  brought: broughtOf,
+  calendarFeeds: calendarFeedsOf,
+  clientLinks: clientLinksOf,
+  clients: clientsOf,
+  court: courtOf,
+  devices: devicesOf,
+  events: eventsOf,
+  found: foundOf,
+  frames: framesOf,
+  invitations: invitationsOf,
+  invoices: invoicesOf,
+  jobs: jobsOf,
+  machines: machinesOf,
+  members: membersOf,
+  outbox: outboxOf,
+  payments: paymentsOf,
+  photos: photosOf,
+  priceList: priceListOf,
+  rackets: racketsOf,
+  readings: readingsOf,
+  bedsRead: bedsReadOf,
+  shelf: shelfOf,
+  strings: stringsOf,
+  tickets: ticketsOf,
+  trail: trailOf,
+};
+
+type Parts = { readonly [Part in keyof typeof PARTS]: ReturnType<(typeof PARTS)[Part]> };
+export type Records = Parts & ReturnType<typeof wordsOf>;
+
+/** Everything of one workshop, and nothing of another. A part is made when it is asked for: most requests ask few. */
+export function recordsOf(db: Connection, workshopId: string): Records {
+  const records = wordsOf(db, workshopId);
+  for (const [part, of] of Object.entries(PARTS))
+    Object.defineProperty(records, part, { get: () => of(db, workshopId), enumerable: true });
+  return records as Records;
+}
 
 export interface OpenWorkshop extends Records {
   readonly workshop: Workshop;
@@ -130,28 +160,29 @@ export interface Place {
 type Args = readonly unknown[];
 type Part = Readonly<Record<string, (...args: Args) => unknown>>;
 
-/** The same records, each question and each change of them in a transaction behind the walls of the workshop. */
+/** What each part can be asked is the same in every workshop. */
+let questions: readonly (readonly [string, readonly string[]])[] | undefined;
+
+/** The same records, asked and changed behind the walls of the workshop. */
 function walled(db: Database, place: Place): Records {
+  const inRound = inRounds(db, place);
   const asked =
-    (ask: (records: Records, args: Args) => unknown) =>
+    (part: (records: Records) => unknown, name: string) =>
     (...args: Args) =>
-      behindWalls(db, place, async (transaction) =>
-        ask(recordsOf(transaction, place.workshopId), args),
+      inRound(async (transaction) =>
+        (part(recordsOf(transaction, place.workshopId)) as Part)[name]?.(...args),
       );
-  const partOf = (records: object, part: string) =>
-    (records as Readonly<Record<string, Part>>)[part];
-  const parts = Object.entries(recordsOf(db, place.workshopId)).map(([part, kept]) => [
-    part,
-    typeof kept === 'function'
-      ? asked((records, args) => (records as unknown as Part)[part]?.(...args))
-      : Object.fromEntries(
-          Object.keys(kept).map((name) => [
-            name,
-            asked((records, args) => partOf(records, part)?.[name]?.(...args)),
-          ]),
-        ),
-  ]);
-  return Object.fromEntries(parts) as Records;
+  const records = recordsOf(db, place.workshopId);
+  questions ??= Object.keys(PARTS).map((part) => [part, Object.keys(records[part as keyof Parts])]);
+  return Object.fromEntries([
+    ...Object.keys(wordsOf(db, place.workshopId)).map((name) => [name, asked((all) => all, name)]),
+    ...questions.map(([part, names]) => [
+      part,
+      Object.fromEntries(
+        names.map((name) => [name, asked((all) => all[part as keyof Parts], name)]),
+      ),
+    ]),
+  ]) as Records;
 }
 
 /** A workshop with those who work in it, as somebody who does; undefined for anybody else. */

@@ -1,7 +1,8 @@
 import { spawn, type ChildProcess } from 'node:child_process';
+import { openSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { expect, type Page } from '@playwright/test';
-import { cutToHandOver, fact, setUp, takeIn } from './bench';
+import { awake, cutToHandOver, fact, handOver, setUp, takeIn } from './bench';
 
 export const step = (page: Page) => page.getByRole('region', { name: 'Step' });
 /** The line of words of the step in hand, without the figures above and the next step below. */
@@ -45,9 +46,26 @@ export const tooSmall = (page: Page): Promise<readonly string[]> =>
       .map((target) => target.textContent),
   );
 
+/** Where the bench leads to the last look, takes it and comes back; does nothing at every other step. */
+export async function lookOnTheWay(page: Page): Promise<void> {
+  if (!(await step(page).innerText()).includes('Weave, gaps, knots')) return;
+  // What is not at the server yet is not known to it.
+  await kept(page);
+  if ((await page.getByRole('button', { name: 'Take the last look (space)' }).count()) === 0)
+    return;
+  await page.keyboard.press('Space');
+  await page.waitForURL(/\/last-look\?bench=1$/);
+  await awake(page);
+  await page.getByRole('button', { name: 'All good at once' }).click();
+  await page.getByRole('button', { name: 'Save the last look' }).click();
+  await page.waitForURL(/\/bench\/\d+$/);
+  await expect(page.getByRole('button', { name: '. pause' })).toBeEnabled();
+}
+
 /** Presses the space bar until so many steps are done. */
 export async function spaceTo(page: Page, from: number, to: number): Promise<void> {
   for (let i = from; i < to; i++) {
+    await lookOnTheWay(page);
     await page.keyboard.press('Space');
     await expect(header(page)).toContainText(`${i + 1} of`);
   }
@@ -59,8 +77,7 @@ export async function recordedPulls(
   number: number,
 ): Promise<ReadonlyMap<string, string>> {
   await page.goto(`/tickets/${number}/hand-over`);
-  await page.getByRole('button', { name: 'Hand over and close the job' }).click();
-  await page.waitForURL(/\/jobs\/\d+$/);
+  await handOver(page);
   const bench = fact(page, 'At the bench');
   await expect(bench).toContainText('pulled by hand');
   await bench.getByText('Every pull').click();
@@ -73,7 +90,7 @@ export async function recordedPulls(
   );
 }
 
-const freePort = (): Promise<number> =>
+export const freePort = (): Promise<number> =>
   new Promise((resolve) => {
     const server = createServer();
     server.listen(0, '127.0.0.1', () => {
@@ -88,10 +105,11 @@ export class OwnServer {
   private constructor(
     private readonly port: number,
     private readonly env: Record<string, string>,
+    private readonly log: string | undefined,
   ) {}
 
-  static async open(env: Record<string, string> = {}): Promise<OwnServer> {
-    const server = new OwnServer(await freePort(), env);
+  static async open(env: Record<string, string> = {}, log?: string): Promise<OwnServer> {
+    const server = new OwnServer(await freePort(), env, log);
     await server.start();
     return server;
   }
@@ -101,15 +119,17 @@ export class OwnServer {
   }
 
   async start(): Promise<void> {
+    const log = this.log === undefined ? 'ignore' : openSync(this.log, 'a');
     this.process = spawn(
       process.execPath,
       ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(this.port)],
-      { stdio: 'ignore', env: { ...process.env, NODE_ENV: 'production', ...this.env } },
+      { stdio: ['ignore', log, log], env: { ...process.env, NODE_ENV: 'production', ...this.env } },
     );
     await expect
       .poll(() =>
         fetch(`${this.origin}/health`).then(
-          ({ ok }) => ok,
+          // Without its database it is up, too, and says so.
+          ({ status }) => status === 200 || status === 503,
           () => false,
         ),
       )

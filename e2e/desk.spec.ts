@@ -5,18 +5,20 @@ import {
   cutAndHandOver,
   cutToHandOver,
   fact,
+  handOver,
   inspect,
   own,
+  pick,
   sentence,
   setUp,
-  takeIn,
   ticketNumber,
 } from './bench';
+import { openFrame } from './tickets';
 
 test('a hybrid of the client’s gut and the shop’s monofilament: half of each, charged for one', async ({
   page,
 }) => {
-  await takeIn(page, 'Ostrevan Heron 100', true);
+  await openFrame(page, 'Ostrevan Heron 100');
   await page.getByRole('link', { name: 'The holes are right' }).click();
   await choose(page, 'String for the mains', 'Ysmarne Old Way');
   await page.getByRole('checkbox', { name: 'The client brought it' }).click();
@@ -39,8 +41,7 @@ test('a hybrid of the client’s gut and the shop’s monofilament: half of each
   // Half a set of 11.50 for the crosses, nothing for the mains: 5.75, and 16.00 of labour.
   await expect(page.getByLabel('String (EUR)')).toHaveValue('5.75');
   await expect(page.getByText('€21.75')).toBeVisible();
-  await page.getByRole('button', { name: 'Hand over and close the job' }).click();
-  await page.waitForURL(/\/jobs\/\d+$/);
+  await handOver(page);
   await expect(fact(page, 'Mains')).toContainText('brought by the client');
   await expect(fact(page, 'Price')).toContainText('Stringing, two pieces €16.00');
 });
@@ -54,7 +55,7 @@ test('a client who reads pounds gets pounds', async ({ page }) => {
   await page.getByRole('link', { name: 'Take one in' }).click();
   await expect(page.getByLabel('Client')).toHaveValue(name);
   await page.getByLabel('Frame').fill('Ostrevan Heron 100');
-  await page.getByRole('option', { name: 'Ostrevan Heron 100' }).first().click();
+  await pick(page.getByRole('option', { name: 'Ostrevan Heron 100' }).first());
   await page.getByRole('button', { name: 'Take it in' }).click();
   await inspect(page);
   await page.getByRole('link', { name: 'The holes are right' }).click();
@@ -66,8 +67,12 @@ test('a client who reads pounds gets pounds', async ({ page }) => {
 
 test('a known client’s racket is at hand: name, Tab, and it is chosen', async ({ page }) => {
   await page.goto('/take-in');
+  await awake(page);
   await page.getByLabel('Client').pressSequentially('vossm');
   await page.getByRole('option', { name: 'Henrike Vossmoor' }).waitFor();
+  // Part of a name is asked for once: nobody who is new becomes somebody else.
+  await page.keyboard.press('Tab');
+  await expect(sentence(page, 'Henrike Vossmoor? Tab again takes it')).toBeVisible();
   await page.keyboard.press('Tab');
   await expect(page.getByLabel('Client')).toHaveValue('Henrike Vossmoor');
   await expect(page.getByText('Known here.')).toBeVisible();
@@ -80,11 +85,22 @@ test('a known client’s racket is at hand: name, Tab, and it is chosen', async 
 });
 
 test('a frame said to be unknown may be in the library after all', async ({ page }) => {
-  await takeIn(page, own('Scratched Off'), false);
+  await openFrame(page, own('Scratched Off'), false);
   await page.getByLabel('Or is it one of these?').fill('Spindrift');
-  await page.getByRole('option', { name: 'Quillfen Spindrift 95' }).click();
+  await pick(page.getByRole('option', { name: 'Quillfen Spindrift 95' }));
   await expect(page.getByRole('heading', { name: 'Quillfen Spindrift 95' })).toBeVisible();
   await expect(fact(page, 'Mains finish')).toContainText('at the head');
+
+  // The twin of a frame that was entered meanwhile is offered it in one press.
+  const name = own('Twin');
+  const { number } = await openFrame(page, name, false);
+  await openFrame(page, name, false);
+  await expect(page.getByText(`“${name}” is not in the library yet`)).toBeVisible();
+  await page.getByRole('button', { name: 'Keep this frame' }).click();
+  await expect(page.getByRole('heading', { name })).toBeVisible();
+  await page.goto(`/tickets/${number}/frame`);
+  await page.getByRole('button', { name: `It is the ${name} of the library, 16 × 19` }).click();
+  await expect(page.getByRole('heading', { name })).toBeVisible();
 });
 
 test('a frame by measured widths is drawn, stored and shown again', async ({ page }) => {
@@ -131,21 +147,41 @@ test('a string removed in another tab while it is being set up', async ({ page, 
   await other.getByRole('button', { name: 'Keep this string' }).click();
   await other.waitForURL('/strings');
 
-  await takeIn(page, 'Ostrevan Heron 100', true);
+  await openFrame(page, 'Ostrevan Heron 100');
   await page.getByRole('link', { name: 'The holes are right' }).click();
   await choose(page, 'String for the mains', string);
   await page.getByLabel('Tension, mains/crosses').fill('24');
   await other.goto('/strings?find=' + encodeURIComponent(string));
   await other.getByRole('link', { name: string }).click();
-  await other.getByRole('button', { name: 'Remove this string' }).click();
-  await other.waitForURL('/strings');
+  await other.waitForURL(/\/strings\/[0-9a-f-]{36}$/);
+  const address = other.url();
+  const remove = async () => {
+    await other.goto(address);
+    await other.getByRole('button', { name: 'Remove this string' }).click();
+    await other.waitForURL('/strings');
+  };
+  await remove();
   await page.getByRole('button', { name: 'Save and go to the cut' }).click();
   await expect(sentence(page, 'removed from the library in another tab')).toBeVisible();
   await expect(page.getByLabel('Tension, mains/crosses')).toHaveValue('24');
+
+  // Put back it is taken; removed once more it stays on its ticket, by its name.
+  await other.goto(address);
+  await other.getByRole('button', { name: 'Put it back' }).click();
+  await expect(other.getByRole('button', { name: 'Remove this string' })).toBeVisible();
+  await page.getByRole('button', { name: 'Save and go to the cut' }).click();
+  await page.waitForURL(/\/cut$/);
+  await remove();
+  await page.getByRole('link', { name: /^Setup/ }).click();
+  await expect(page.getByLabel('String for the mains')).toHaveValue(string);
+  await page.getByLabel('Tension, mains/crosses').fill('23');
+  await expect(page.getByText('The ticket says 24/24 kg until this is saved.')).toBeVisible();
+  await page.getByRole('button', { name: 'Save and go to the cut' }).click();
+  await page.waitForURL(/\/cut$/);
 });
 
 test('what was agreed at the counter can be corrected, and today follows', async ({ page }) => {
-  const { client, number } = await takeIn(page, 'Ostrevan Heron 100', true);
+  const { client, number } = await openFrame(page, 'Ostrevan Heron 100');
   await page.getByRole('link', { name: /^Take-in/ }).click();
   await page.getByLabel('Promised').fill('tomorrow 9');
   await page.getByLabel('What they ask for').fill('softer after all');
@@ -162,7 +198,7 @@ test('what was agreed at the counter can be corrected, and today follows', async
 });
 
 test('another string after the cut was planned opens the cut again', async ({ page }) => {
-  await takeIn(page, 'Ostrevan Heron 100', true);
+  await openFrame(page, 'Ostrevan Heron 100');
   await page.getByRole('link', { name: 'The holes are right' }).click();
   await setUp(page, 'Cordwane Drift', '23');
   await cutToHandOver(page);
@@ -177,7 +213,7 @@ test('another string after the cut was planned opens the cut again', async ({ pa
 test('a job is found by three keystrokes in the palette, and its racket tells the history', async ({
   page,
 }) => {
-  const { client } = await takeIn(page, 'Ostrevan Heron 100', true);
+  const { client } = await openFrame(page, 'Ostrevan Heron 100');
   await page.getByRole('link', { name: 'The holes are right' }).click();
   await setUp(page, 'Cordwane Drift', '22.5/22');
   await cutAndHandOver(page, 'Bumper worn.');

@@ -49,6 +49,26 @@ test('another name, another site and too long a body are refused before anything
     body: 'x'.repeat(300_000),
   });
   expect(long.status).toBe(413);
+  // The framework's other door, another scheme, a port that there is not, and a message that is too deep.
+  const form = 'multipart/form-data; boundary=x';
+  for (const [headers, body, status] of [
+    [
+      { host, 'content-type': form },
+      '--x\r\ncontent-disposition: form-data; name="$ACTION_REF_1"\r\n\r\n\r\n--x--',
+      415,
+    ],
+    [{ host, origin: `https://${host}`, ...json }, '{}', 403],
+    [{ host: '127.0.0.1:99999', ...json }, '{}', 421],
+    [{ host, ...json, 'next-action': 'a'.repeat(42) }, '['.repeat(100_000), 400],
+  ] as const) {
+    const answer = await answerTo(baseURL, {
+      path: '/take-in',
+      method: 'POST',
+      headers: { ...headers, 'content-length': String(body.length) },
+      body,
+    });
+    expect([body.slice(0, 20), answer.status]).toEqual([body.slice(0, 20), status]);
+  }
 });
 
 test('a page runs its own scripts only, each answer with a nonce of its own', async ({

@@ -1,5 +1,6 @@
 import { expect, test, type Page } from '@playwright/test';
-import { awake, choose, cutToHandOver, fact, own, sentence, setUp, takeIn } from './bench';
+import { awake, choose, cutToHandOver, fact, handOver, own, sentence, setUp } from './bench';
+import { openFrame } from './tickets';
 
 const newFrame = async (page: Page, name: string) => {
   await page.goto('/frames/new');
@@ -77,7 +78,7 @@ test('skips are proposed from a ruler, taken, and tapped on the drawing', async 
 test('the methods side by side, one piece chosen, strung with the scrubber, handed over', async ({
   page,
 }) => {
-  await takeIn(page, 'Ostrevan Heron 100', true);
+  await openFrame(page, 'Ostrevan Heron 100');
   await page.getByRole('link', { name: 'The holes are right' }).click();
   await setUp(page, 'Threllan Lull', '23');
   const two = await cuts(page);
@@ -107,6 +108,7 @@ test('the methods side by side, one piece chosen, strung with the scrubber, hand
   await page.getByRole('button', { name: 'Pause' }).click();
 
   await page.getByRole('radio', { name: 'a remnant' }).click();
+  await page.getByLabel('Length at hand (m)').fill('');
   await page.getByRole('button', { name: 'Save and go to the bench' }).click();
   await expect(sentence(page, 'Write a length such as')).toBeVisible();
   await page.getByLabel('Length at hand (m)').fill('9.8');
@@ -118,8 +120,7 @@ test('the methods side by side, one piece chosen, strung with the scrubber, hand
   await page.getByRole('button', { name: 'Hand over and close the job' }).click();
   await expect(sentence(page, 'Write a length such as 36')).toBeVisible();
   await page.getByLabel('Left over of the piece, both tails (cm)').fill('142');
-  await page.getByRole('button', { name: 'Hand over and close the job' }).click();
-  await page.waitForURL(/\/jobs\/\d+$/);
+  await handOver(page);
   await expect(fact(page, 'Cut in one piece')).toContainText('1.42 m were left over');
   await expect(fact(page, 'Pattern')).toContainText('one piece, top cross on the short side');
 });
@@ -136,7 +137,7 @@ test('a machine of its own reach changes the cut, and the work sheet says it', a
   await page.getByRole('button', { name: 'Add the machine' }).click();
   await page.waitForURL(/machines\/[0-9a-f-]{36}$/);
 
-  const { number } = await takeIn(page, 'Quillfen Marl 102', true);
+  const { number } = await openFrame(page, 'Quillfen Marl 102');
   await page.getByRole('link', { name: 'The holes are right' }).click();
   await setUp(page, 'Threllan Lull', '55/53');
   const before = await cuts(page);
@@ -173,7 +174,12 @@ test('frames come in from text, the sound ones only, and go out again as they ca
   await page.goto('/frames/import');
   await awake(page);
   const bad = { ...sound, name: 'Bad', pattern: { mains: 17, crosses: 19 } };
-  await page.getByLabel('Or paste the text').fill(JSON.stringify([sound, bad], null, 1));
+  await page
+    .getByLabel('Or paste the text')
+    .fill(JSON.stringify([sound, bad, { ...sound, name: name.toUpperCase() }], null, 1));
+  await expect(page.getByRole('listitem').filter({ hasText: /^line \d+IMPORTED/ })).toContainText(
+    'stands further up already',
+  );
   await expect(page.getByText('Bad: line')).toContainText('16 or 18, not 17');
   await page.getByLabel('Files of frames').setInputFiles({
     name: 'broken.json',
@@ -183,8 +189,14 @@ test('frames come in from text, the sound ones only, and go out again as they ca
   await expect(page.getByRole('region', { name: 'broken.json' })).toContainText(
     'a comma is missing',
   );
-  await page.getByRole('button', { name: 'Keep the sound frame' }).click();
+  await page.getByRole('button', { name: 'Keep the one new frame' }).click();
   await page.waitForURL('/frames');
+  // What is here already is said before anything is pressed.
+  await page.goto('/frames/import');
+  await awake(page);
+  await page.getByLabel('Or paste the text').fill(JSON.stringify(sound));
+  await expect(page.getByText('is here already')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Keep the 0 new frames' })).toBeDisabled();
   await page.goto('/frames?find=' + encodeURIComponent(name));
   await expect(page.getByRole('link', { name })).toHaveCount(1);
   await page.getByRole('link', { name }).click();
@@ -211,7 +223,7 @@ test('a frame of each odd kind is studied and cut', async ({ page }) => {
     await expect(fact(page, 'Mains start')).toContainText(start);
     await expect(fact(page, 'Mains finish')).toContainText(finish);
   }
-  await takeIn(page, 'Murrelo Lantern Low 104', true);
+  await openFrame(page, 'Murrelo Lantern Low 104');
   await page.getByRole('link', { name: 'The holes are right' }).click();
   await setUp(page, 'Threllan Lull', '22');
   // The maker names one piece with crosses from the throat up, and the mains finish there.
@@ -220,7 +232,7 @@ test('a frame of each odd kind is studied and cut', async ({ page }) => {
   ).toBeChecked();
   await expect(fact(page, 'Crosses, from the throat')).toContainText('start right');
   await expect(page.getByText('10 and 2 o’clock').first()).toBeVisible();
-  await takeIn(page, 'Tarnhelve Groyne Wide 115', true);
+  await openFrame(page, 'Tarnhelve Groyne Wide 115');
   await page.getByRole('link', { name: 'The holes are right' }).click();
   await choose(page, 'String for the mains', 'Threllan Lull');
   await page.getByLabel('Tension, mains/crosses').fill('58/56');

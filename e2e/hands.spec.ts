@@ -1,6 +1,7 @@
 import { expect, test, type Page } from '@playwright/test';
-import { header, readyJob, spaceTo, step, toBench, tooSmall } from './at-the-bench';
-import { awake, cutAndHandOver, fact, own, sentence, setUp, takeIn } from './bench';
+import { header, spaceTo, step, toBench, tooSmall } from './at-the-bench';
+import { awake, cutAndHandOver, fact, own, pick, sentence, setUp } from './bench';
+import { openFrame, readyTicket, ticketOn } from './tickets';
 
 /** How far a page is wider than the screen, px. */
 const tooWide = (page: Page): Promise<number> =>
@@ -32,7 +33,7 @@ test('the palette waits for the answer to what stands in it, and says when there
 });
 
 test('a client taken in twice: merged, the racket moves, and undone again', async ({ page }) => {
-  const first = await takeIn(page, 'Ostrevan Heron 100', true);
+  const first = await openFrame(page, 'Ostrevan Heron 100');
   const kept = own('Kept One');
   await page.goto('/clients/new');
   await page.getByLabel('Name').fill(kept);
@@ -44,7 +45,7 @@ test('a client taken in twice: merged, the racket moves, and undone again', asyn
   await page.getByRole('link', { name: first.client }).click();
   await page.getByText('The same person as another client').click();
   await page.getByLabel('The one to keep').fill(kept);
-  await page.getByRole('option', { name: kept }).click();
+  await pick(page.getByRole('option', { name: kept }));
   await page.getByRole('button', { name: 'Merge the two' }).click();
   await expect(page.getByRole('heading', { level: 1 })).toHaveText(kept);
   await expect(page.getByRole('link', { name: 'Ostrevan Heron 100' })).toBeVisible();
@@ -55,12 +56,62 @@ test('a client taken in twice: merged, the racket moves, and undone again', asyn
   // The racket is on the bench already: it is not taken in twice, and its ticket is one press away.
   await page.goto('/take-in');
   await page.getByLabel('Client').fill(first.client);
-  await page.getByRole('option', { name: new RegExp(`^${first.client}`) }).click();
+  await pick(page.getByRole('option', { name: new RegExp(`^${first.client}`) }));
   await expect(page.getByText(`This racket is on ticket ${first.number} already.`)).toBeVisible();
   await page.getByRole('button', { name: 'Take it in' }).click();
   await expect(
     sentence(page, `on ticket ${first.number} already, so it was not taken in twice`),
   ).toBeVisible();
+});
+
+test('a racket that is given away leaves its job and what is owed for it with who had it; merged clients part on their page', async ({
+  page,
+}) => {
+  const { client, number } = await openFrame(page, 'Ostrevan Heron 100');
+  await page.getByRole('link', { name: 'The holes are right' }).click();
+  await setUp(page, 'Cordwane Drift', '23');
+  await cutAndHandOver(page);
+  const buyer = own('Second Hand');
+  await page.goto('/clients/new');
+  await page.getByLabel('Name').fill(buyer);
+  await page.getByRole('button', { name: 'Keep this client' }).click();
+  await page.waitForURL(/\/clients\/[0-9a-f-]{36}/);
+  const buyers = page.url();
+
+  await page.goto(`/clients?find=${encodeURIComponent(client)}`);
+  await page.getByRole('link', { name: client }).click();
+  await page.waitForURL(/\/clients\/[0-9a-f-]{36}/);
+  const sellers = page.url();
+  await page.getByRole('link', { name: 'Ostrevan Heron 100' }).first().click();
+  await page.getByText('It belongs to somebody else now').click();
+  await page.getByLabel('Its new owner').fill(buyer);
+  await pick(page.getByRole('option', { name: buyer }));
+  await page.getByRole('button', { name: 'Give it over' }).click();
+  await expect(page.getByText(`It is ${buyer}’s racket now.`)).toBeVisible();
+
+  await page.goto(sellers);
+  await expect(page.getByText('No racket yet.')).toBeVisible();
+  await expect(page.getByRole('link', { name: `job ${number}, €27.50` })).toBeVisible();
+  await page.goto(buyers);
+  await expect(page.getByRole('link', { name: 'Ostrevan Heron 100' })).toBeVisible();
+  await expect(page.getByText('Still owed')).toHaveCount(0);
+  await page.goto(`/jobs/${number}`);
+  await expect(page.getByRole('link', { name: 'mark it under the client' })).toHaveAttribute(
+    'href',
+    new URL(sellers).pathname,
+  );
+
+  await page.goto(sellers);
+  await page.getByText('The same person as another client').click();
+  await page.getByLabel('The one to keep').fill(buyer);
+  await pick(page.getByRole('option', { name: buyer }));
+  await page.getByRole('button', { name: 'Merge the two' }).click();
+  await page.waitForURL(buyers);
+  await expect(page.getByText('Still owed')).toBeVisible();
+  await page.goto(sellers);
+  await expect(page.getByText(`This is the same person as ${buyer}`)).toBeVisible();
+  await page.getByRole('button', { name: 'Part the two again' }).click();
+  await expect(page.getByRole('link', { name: `job ${number}, €27.50` })).toBeVisible();
 });
 
 test('single keys act where nothing else takes keys, and can be turned off', async ({ page }) => {
@@ -81,7 +132,7 @@ test('single keys act where nothing else takes keys, and can be turned off', asy
 });
 
 test('the bench keeps its figure and its one button in reach on every screen', async ({ page }) => {
-  const number = await readyJob(page, 'Ostrevan Heron 100', 'Threllan Lull', '52/50 lb');
+  const number = await readyTicket('Ostrevan Heron 100', 'Threllan Lull', '52/50 lb');
   await toBench(page, number);
   for (const [width, height] of [
     [1280, 800],
@@ -145,7 +196,7 @@ test('Today, a racket and the stations fit a phone without a sideways scroll', a
 test('a ticket is withdrawn with its reason and taken up again; a record is corrected beside what stands there', async ({
   page,
 }) => {
-  const { number } = await takeIn(page, 'Ostrevan Heron 100', true);
+  const { number } = await ticketOn('Ostrevan Heron 100');
   await page.goto(`/tickets/${number}/take-in`);
   await page.getByText('Withdraw this ticket').click();
   await page.getByRole('button', { name: 'Withdraw it' }).click();

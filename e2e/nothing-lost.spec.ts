@@ -1,8 +1,9 @@
 import { readFile } from 'node:fs/promises';
 import { createServer, connect, type Server } from 'node:net';
 import { expect, test, type Page } from '@playwright/test';
-import { kept, header, OwnServer, readyJob, spaceTo, toBench } from './at-the-bench';
-import { awake, cutAndHandOver, fact, own, sentence, setUp, takeIn } from './bench';
+import { kept, header, OwnServer, spaceTo, toBench } from './at-the-bench';
+import { awake, cutAndHandOver, fact, handOver, own, sentence, setUp } from './bench';
+import { openFrame, readyTicket } from './tickets';
 
 const FORGED = '3f2504e0-4f89-41d3-9a0c-0305e82c3301';
 
@@ -18,7 +19,7 @@ const savedClient = async (page: Page) => {
 test('nothing is saved while a sentence says that it is wrong: a frame that is not in the library', async ({
   page,
 }) => {
-  await takeIn(page, 'Ostrevan Heron 100', true);
+  await openFrame(page, 'Ostrevan Heron 100');
   await page.getByRole('link', { name: 'Ostrevan Heron 100' }).first().click();
   await page.waitForURL(/\/rackets\//);
   await page.getByLabel('Frame').fill('Heron of another kind');
@@ -50,7 +51,7 @@ test('a conflict between two tabs keeps what was typed across the reload that it
   await page.getByRole('button', { name: 'Save the client' }).click();
   await expect(sentence(page, 'what you typed is put over it')).toBeVisible();
   await page.reload();
-  await expect(page.getByText('Somebody else saved a change meanwhile')).toBeVisible();
+  await expect(page.getByText('This was saved anew since you typed')).toBeVisible();
   await expect(page.getByLabel('Notes')).toHaveValue('typed here');
   await expect(page.getByLabel('How to reach them')).toHaveValue('from the other tab');
   await page.getByRole('button', { name: 'Save the client' }).click();
@@ -72,12 +73,12 @@ test('a page and a bench that were made for another workshop are refused', async
   await page.getByRole('button', { name: 'Keep this client' }).click();
   await expect(sentence(page, 'made for another workshop')).toBeVisible();
 
-  const number = await readyJob(page, 'Ostrevan Heron 100', 'Threllan Lull', '52/50 lb');
+  const number = await readyTicket('Ostrevan Heron 100', 'Threllan Lull', '52/50 lb');
   await toBench(page, number);
   await spaceTo(page, 0, 2);
   await kept(page);
   let foreign = true;
-  await page.route('**/events', (route) =>
+  await page.route('**/deeds', (route) =>
     route.continue(
       foreign
         ? {
@@ -97,10 +98,10 @@ test('a page and a bench that were made for another workshop are refused', async
   await expect(header(page)).toContainText('5 of');
 });
 
-test('a poisoned event is set aside and shown, and a long backlog goes on in parts', async ({
+test('a poisoned deed is set aside and shown, and a long backlog goes on in parts', async ({
   page,
 }) => {
-  const number = await readyJob(page, 'Ostrevan Heron 100', 'Threllan Lull', '52/50 lb');
+  const number = await readyTicket('Ostrevan Heron 100', 'Threllan Lull', '52/50 lb');
   await toBench(page, number);
   await spaceTo(page, 0, 3);
   await kept(page);
@@ -111,7 +112,7 @@ test('a poisoned event is set aside and shown, and a long backlog goes on in par
       const workshop = await fetch(`/bench/${ticket}`).then((page) => page.text());
       const id = /workshopId\\?":\\?"([0-9a-f-]{36})/.exec(workshop)?.[1] ?? '';
       const bench = crypto.randomUUID();
-      const event = (done: number, deed: object, more: object = {}) => ({
+      const logged = (done: number, deed: object, more: object = {}) => ({
         id: crypto.randomUUID(),
         bench,
         plan,
@@ -121,7 +122,7 @@ test('a poisoned event is set aside and shown, and a long backlog goes on in par
         ...more,
       });
       const notes = Array.from({ length: 1200 }, (_, i) =>
-        event(
+        logged(
           3,
           { kind: 'note', text: `note ${i}` },
           { at: new Date(Date.now() + i).toISOString() },
@@ -130,33 +131,32 @@ test('a poisoned event is set aside and shown, and a long backlog goes on in par
       localStorage.setItem(
         prefix ?? `bench ${id} ${ticket} ${bench}`,
         JSON.stringify([
-          event(3, { kind: 'note', text: 'ancient' }, { at: '0000-01-01T00:00:00Z' }),
+          logged(3, { kind: 'note', text: 'ancient' }, { at: '0000-01-01T00:00:00Z' }),
           ...notes.slice(0, 600),
-          event(999, { kind: 'step' }, { plan: '00000000' }),
+          logged(999, { kind: 'step' }, { plan: '00000000' }),
           ...notes.slice(600),
         ]),
       );
     },
     { ticket: number, plan: '0badcafe' },
   );
-  await expect(page.getByText('2 events are set aside')).toBeVisible();
+  await expect(page.getByText('2 entries are set aside')).toBeVisible();
   await kept(page);
-  await page.getByText('2 events are set aside').click();
+  await page.getByText('2 entries are set aside').click();
   await expect(page.getByText('its clock is far off')).toBeVisible();
   await expect(page.getByText('a plan that this job does not have')).toBeVisible();
   await page.reload();
   await kept(page);
   // The last thing that comes to this page by itself, and moves what stands below it.
   await expect(page.getByText('Another bench is at work')).toBeVisible();
-  await page.getByText('2 events are set aside').click();
+  await page.getByText('2 entries are set aside').click();
   await page.getByRole('button', { name: 'I have seen it' }).click();
   await expect(page.getByText('set aside')).toHaveCount(0);
   await spaceTo(page, 3, 4);
   await kept(page);
   await page.goto(`/tickets/${number}/hand-over`);
-  await expect(page.getByRole('note')).toContainText('Only 4 of');
-  await page.getByRole('button', { name: 'Hand over and close the job' }).click();
-  await page.waitForURL(/\/jobs\/\d+$/);
+  await expect(page.getByText(/4 of \d+ steps were kept at the bench/)).toBeVisible();
+  await handOver(page);
   const bench = fact(page, 'At the bench');
   await expect(bench).toContainText(/4 of \d+ steps; the other \d+ were not kept at the bench/);
   await expect(bench).toContainText('note 1199');
@@ -168,25 +168,24 @@ test('a job that was never at the bench says so, and one closed elsewhere takes 
   page,
   context,
 }) => {
-  await takeIn(page, 'Ostrevan Heron 100', true);
+  await openFrame(page, 'Ostrevan Heron 100');
   await page.getByRole('link', { name: 'The holes are right' }).click();
   await setUp(page, 'Cordwane Drift', '23');
   await cutAndHandOver(page);
   await expect(fact(page, 'At the bench')).toContainText('not kept at the bench');
 
-  const number = await readyJob(page, 'Ostrevan Heron 100', 'Threllan Lull', '52/50 lb');
+  const number = await readyTicket('Ostrevan Heron 100', 'Threllan Lull', '52/50 lb');
   await toBench(page, number);
   await spaceTo(page, 0, 3);
   await kept(page);
   // This bench loses its line; the job is handed over at the counter, from another machine.
-  await page.route('**/events', (route) => route.abort());
+  await page.route('**/deeds', (route) => route.abort());
   await spaceTo(page, 3, 7);
   const counter = await context.newPage();
   await counter.goto(`/tickets/${number}/hand-over`);
-  await counter.getByRole('button', { name: 'Hand over and close the job' }).click();
-  await counter.waitForURL(/\/jobs\/\d+$/);
+  await handOver(counter);
   await expect(fact(counter, 'At the bench')).toContainText(/3 of \d+ steps/);
-  await page.unroute('**/events');
+  await page.unroute('**/deeds');
   await expect(page.getByText('This job is closed; all of it is on record')).toBeVisible();
   await counter.reload();
   await expect(fact(counter, 'At the bench')).toContainText(/3 of \d+ steps/);
@@ -212,12 +211,12 @@ test('files of more than a megabyte come in, one after the other, and can be sto
     if (++sent === 2) await new Promise<void>((resolve) => (goOn = resolve));
     await route.continue();
   });
-  await page.getByRole('button', { name: 'Keep the 3 sound frames' }).click();
+  await page.getByRole('button', { name: 'Keep the 3 new frames' }).click();
   await expect.poll(() => goOn).toBeDefined();
   await page.getByRole('button', { name: 'Stop' }).click();
   goOn?.();
   await expect(sentence(page, 'Stopped: 2 of 3 files are in')).toBeVisible();
-  await page.getByRole('button', { name: 'Keep the sound frame' }).click();
+  await page.getByRole('button', { name: 'Keep the one new frame' }).click();
   await page.waitForURL('/frames');
   for (const name of names) {
     await page.goto('/frames?find=' + encodeURIComponent(name));

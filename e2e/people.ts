@@ -24,3 +24,27 @@ export async function pressIn(page: Page, name: string): Promise<void> {
   await page.getByRole('button', { name: new RegExp(`^${name}`) }).click();
   await expect(page.getByRole('heading', { name: 'Today' })).toBeVisible();
 }
+
+/** Asks somebody in on the page of people, and gives the link to their invitation. */
+export async function invite(
+  page: Page,
+  name: string,
+  address: string,
+  role: 'owner' | 'stringer' | 'counter' | 'learner',
+): Promise<string> {
+  await page.getByLabel('Name', { exact: true }).fill(name);
+  await page.getByLabel('Address for messages').fill(address);
+  await page.getByRole('region', { name: 'Ask somebody in' }).getByText(role).click();
+  await page.getByRole('button', { name: 'Ask them in' }).click();
+  const said = page.getByRole('status').filter({ hasText: `Give ${name} this link` });
+  return said.locator('code').innerText();
+}
+
+/** By that link, somebody who is new to the house. */
+export async function comeInAsNew(page: Page, link: string, username: string): Promise<void> {
+  await page.goto(link);
+  await page.getByLabel('Name to sign in with').fill(username);
+  await page.getByLabel('Password').fill('a raven on the gate');
+  await page.getByRole('button', { name: 'Come in' }).click();
+  await expect(page.getByRole('heading', { name: 'Today' })).toBeVisible();
+}

@@ -2,26 +2,28 @@ import { expect, test } from '@playwright/test';
 import {
   header,
   kept,
+  lookOnTheWay,
   OwnServer,
-  readyJob,
   recordedPulls,
   spaceTo,
   step,
   toBench,
   words,
 } from './at-the-bench';
-import { awake, fact, sentence } from './bench';
+import { awake, fact, handOver, own, sentence } from './bench';
+import { readyTicket } from './tickets';
 
 test('a whole two-piece is strung with the space bar alone, and reloaded all along', async ({
   page,
 }) => {
-  const number = await readyJob(page, 'Ostrevan Heron 100', 'Threllan Lull', '52/50 lb');
+  const number = await readyTicket('Ostrevan Heron 100', 'Threllan Lull', '52/50 lb');
   const total = await toBench(page, number);
   await expect(step(page)).toContainText('cracks, sunken or split grommets');
   await expect(step(page)).toContainText('Never mount a cracked frame');
   let knots = 0;
   for (let i = 0; i < total; i++) {
     if ((await words(page)).startsWith('Tie the tail')) knots++;
+    await lookOnTheWay(page);
     await page.keyboard.press('Space');
     await expect(header(page)).toContainText(`${i + 1} of ${total}`);
     await kept(page);
@@ -33,8 +35,11 @@ test('a whole two-piece is strung with the space bar alone, and reloaded all alo
   }
   // Practice: a two-piece job has four knots.
   expect(knots).toBe(4);
-  await expect(page.getByText('All is done. Hand it over.')).toBeVisible();
+  await expect(page.getByText('Strung to the last knot.')).toBeVisible();
   await expect(page.getByLabel('Mains in: 8 left, 8 right')).toBeVisible();
+  // The one button goes on to where the job ends.
+  await page.keyboard.press('Space');
+  await page.waitForURL(/\/hand-over$/);
   await page.goto(`/tickets/${number}/pull`);
   await expect(page.getByText(`${total} are done`)).toBeVisible();
   const pulls = await recordedPulls(page, number);
@@ -48,7 +53,7 @@ test('the bench goes on without a connection, takes back, and no other key does 
   page,
   context,
 }) => {
-  const number = await readyJob(page, 'Ostrevan Heron 100', 'Threllan Lull', '52/50 lb');
+  const number = await readyTicket('Ostrevan Heron 100', 'Threllan Lull', '52/50 lb');
   const total = await toBench(page, number);
   await spaceTo(page, 0, 5);
   await expect(step(page)).toContainText('Pull M1R');
@@ -74,7 +79,7 @@ test('a badminton job is strung with the space bar while its server dies and com
 }) => {
   const server = await OwnServer.open();
   try {
-    const number = await readyJob(page, 'Wexquay Wisp 4', 'Wexquay Thrum', '24/26 lb');
+    const number = await readyTicket('Wexquay Wisp 4', 'Wexquay Thrum', '24/26 lb');
     const total = await toBench(page, number, server.origin);
     await spaceTo(page, 0, 20);
     await kept(page);
@@ -106,11 +111,23 @@ test('a badminton job is strung with the space bar while its server dies and com
   }
 });
 
-test('a string breaks at the fifth main: it goes back in order, begins again, and is on record', async ({
+test('a string breaks at the fifth main: it is cut out, another length is taken off the shelf, and all of it is on record', async ({
   page,
   context,
 }) => {
-  const number = await readyJob(page, 'Ostrevan Heron 100', 'Threllan Lull', '52/50 lb');
+  const reel = own('reel');
+  await page.goto('/shelf');
+  await awake(page);
+  await page
+    .getByRole('combobox', { name: 'String' })
+    .selectOption({ label: 'Threllan Lull 1.25' });
+  await page.getByRole('radio', { name: 'reel' }).click();
+  // As the library has it.
+  await expect(page.getByLabel('Length of each (m)')).toHaveValue(/^\d{3}$/);
+  await page.getByLabel('Where it lies').fill(reel);
+  await page.getByRole('button', { name: 'Put it on the shelf' }).click();
+  await expect(page.getByText('It lies on the shelf.')).toBeVisible();
+  const number = await readyTicket('Ostrevan Heron 100', 'Threllan Lull', '52/50 lb');
   await toBench(page, number);
   let done = 0;
   while ((await words(page)) !== 'Pull M5R') await spaceTo(page, done, ++done);
@@ -137,14 +154,14 @@ test('a string breaks at the fifth main: it goes back in order, begins again, an
   await page.keyboard.press('1');
   await expect(page.getByLabel('Which string?')).toHaveValue('M5R');
   await page.keyboard.press('1');
-  // Practice: the last that went in comes out first, each under the head.
-  await expect(step(page).getByRole('listitem').first()).toContainText(
-    'Take the tail of M4R in the head again, free clamp',
-  );
+  // Practice: what is lost is not let down string by string, it is cut out from the middle.
+  const out = step(page).getByRole('listitem').filter({ hasText: 'from the centre' });
+  await expect(out).toBeVisible();
+  await expect(step(page)).not.toContainText('Take the tail of M4R');
   await expect(step(page).getByText('It may take longer than promised')).toBeVisible();
   await expect(header(page)).toContainText('4 of');
   await page.reload();
-  await expect(step(page).getByRole('listitem').first()).toContainText('M4R');
+  await expect(out).toBeVisible();
   await expect(header(other)).toContainText('4 of');
   await other.close();
   await expect(page.getByRole('button', { name: '. pause' })).toBeEnabled();
@@ -152,13 +169,91 @@ test('a string breaks at the fifth main: it goes back in order, begins again, an
   await expect(step(page)).toContainText('starting clamp outside on M1L');
   await kept(page);
 
+  await page.goto('/shelf');
+  const cuts = page
+    .getByRole('region', { name: 'Movements' })
+    .getByRole('row')
+    .filter({ hasText: `ticket ${number}` });
+  await expect(cuts).toHaveCount(3);
+  const again = cuts.filter({ hasText: 'mains again: string broke, M5R' });
+  const first = cuts.filter({ hasText: /cut, mains,/ });
+  const metres = async (row: typeof again) =>
+    (await row.getByRole('cell').nth(3).innerText()).trim();
+  expect(await metres(again)).toBe(await metres(first));
+  const planned = page.getByRole('region', { name: 'Cut from what' });
+  await expect(planned.getByRole('link', { name: String(number), exact: true })).toHaveCount(0);
   await page.goto(`/tickets/${number}/hand-over`);
-  await page.getByRole('button', { name: 'Hand over and close the job' }).click();
-  await page.waitForURL(/\/jobs\/\d+$/);
+  await expect(page.getByText(/Without .* for what broke at the bench \(mains\)/)).toBeVisible();
+  await handOver(page);
+  await page.goto('/shelf');
+  // What was cut at the bench is not cut again.
+  await expect(cuts).toHaveCount(3);
+  await page.goto(`/jobs/${number}`);
   const bench = fact(page, 'At the bench');
   await expect(bench).toContainText('The string broke: M5R');
   await expect(bench).toContainText('Begin the mains again with a new length');
   await expect(bench).toContainText('grommet 5H is worn');
+});
+
+// Source: common practice (a ticket changed at the counter while its crosses go in).
+test('changed in the middle of a job, the bench asks what becomes of what is in, and the record says it', async ({
+  page,
+}) => {
+  const number = await readyTicket('Ostrevan Heron 100', 'Threllan Lull', '23/21 kg');
+  const total = await toBench(page, number);
+  const inHand = step(page)
+    .locator('p')
+    .first()
+    .filter({ hasText: /C8(?=\d{1,2}[HT])/ });
+  let done = 0;
+  for (; done < total && (await inHand.count()) === 0; done++) await spaceTo(page, done, done + 1);
+  await spaceTo(page, done, ++done);
+  await kept(page);
+  const setTo = async (tension: string) => {
+    await page.goto(`/tickets/${number}/setup`);
+    await awake(page);
+    await page.getByLabel('Tension, mains/crosses').fill(tension);
+    await page.getByRole('button', { name: 'Save and go to the cut' }).click();
+    await page.waitForURL(/\/cut$/);
+    await page.goto(`/bench/${number}`);
+  };
+  await setTo('23/20 kg');
+  const asked = page.getByRole('region', { name: 'The ticket was changed' });
+  await expect(asked).toContainText(`${done} steps were done at 23/21 kg`);
+  // Nothing goes on before it is answered.
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('ArrowLeft');
+  await expect(header(page)).toContainText(`${done} of ${total}`);
+  // Back to what it was, on the ticket too.
+  await asked.getByRole('button', { name: /Go back to 23\/21 kg on the ticket/ }).click();
+  await expect(asked).toHaveCount(0);
+  await page.goto(`/tickets/${number}/hand-over`);
+  await expect(fact(page, 'Tension')).toContainText('23/21 kg');
+
+  await setTo('23/20 kg');
+  await asked.getByRole('button', { name: /^2 *Pull again what is in/ }).click();
+  await expect(step(page).getByRole('listitem').first()).toContainText('C8');
+  await page.keyboard.press('Escape');
+  await asked.getByRole('button', { name: /^1 *Go on with both/ }).click();
+  await expect(asked).toHaveCount(0);
+  await spaceTo(page, done, total);
+  await kept(page);
+  await page.goto(`/tickets/${number}/hand-over`);
+  await expect(page.getByText('were kept at the bench')).toHaveCount(0);
+  await expect(fact(page, 'Tension')).toContainText('23/21 kg, crosses from C9 on 20');
+  await handOver(page);
+  await expect(fact(page, 'Tension')).toContainText('23/21 kg, crosses from C9 on 20');
+  const bench = fact(page, 'At the bench');
+  await bench.getByText('Every pull').click();
+  await expect(bench.getByRole('row', { name: /^C8 / })).toContainText('21 kg');
+  await expect(bench.getByRole('row', { name: /^C9 / })).toContainText('20 kg');
+  await page.goto(`/papers/${number}/slip`);
+  await expect(page.getByText('crosses from C9 on 20')).toBeVisible();
+  await page.goto(`/papers/${number}/letter`);
+  await expect(page.getByText(/at 23\/21 kg \(50\.7\/46\.3 lb\)/)).toBeVisible();
+  await expect(page.getByText('23/20')).toHaveCount(0);
+  await page.goto(`/jobs?find=${number}`);
+  await expect(page.getByText('23/21 kg, crosses from C9 on 20')).toBeVisible();
 });
 
 test('the ticket tells what awaits at the bench, step by step', async ({ page }) => {
@@ -170,10 +265,10 @@ test('the ticket tells what awaits at the bench, step by step', async ({ page })
   await expect(page.getByRole('link', { name: /bench/ })).toBeVisible();
 });
 
-test('what is no event of a bench is refused, and nothing of it is kept', async ({ request }) => {
+test('what is no deed of a bench is refused, and nothing of it is kept', async ({ request }) => {
   const post = (data: string, type: string) =>
-    request.post('/bench/402/events', { data, headers: { 'content-type': type } });
-  const event = {
+    request.post('/bench/402/deeds', { data, headers: { 'content-type': type } });
+  const logged = {
     id: '7c5f6a0e-4a52-4c8e-9f0e-4d6c2b1a0f11',
     bench: '7c5f6a0e-4a52-4c8e-9f0e-4d6c2b1a0f12',
     plan: '0badcafe',
@@ -184,22 +279,20 @@ test('what is no event of a bench is refused, and nothing of it is kept', async 
   const page = await (await request.get('/bench/401')).text();
   const madeFor = /workshopId\\?":\\?"([0-9a-f-]{36})/.exec(page)?.[1];
   expect(madeFor).toBeDefined();
-  const sound = JSON.stringify({ madeFor, known: 0, events: [event] });
+  const sound = JSON.stringify({ madeFor, known: 0, deeds: [logged] });
   expect((await post(sound, 'text/plain')).status()).toBe(415);
   expect((await post('{"known":', 'application/json')).status()).toBe(400);
   expect(
-    (
-      await request.post('/bench/99999/events', { data: { madeFor, known: 0, events: [] } })
-    ).status(),
+    (await request.post('/bench/99999/deeds', { data: { madeFor, known: 0, deeds: [] } })).status(),
   ).toBe(404);
-  const answer = await request.post('/bench/402/events', {
-    data: { madeFor, known: 7, events: [event, { ...event, done: -1 }, { ...event, done: 900 }] },
+  const answer = await request.post('/bench/402/deeds', {
+    data: { madeFor, known: 7, deeds: [logged, { ...logged, done: -1 }, { ...logged, done: 900 }] },
   });
   const { setAside, ...rest } = (await answer.json()) as { setAside: { at: number }[] };
-  expect(rest).toEqual({ closed: false, events: [] });
+  expect(rest).toEqual({ closed: false, deeds: [] });
   expect(setAside.map(({ at }) => at)).toEqual([0, 1, 2]);
-  const elsewhere = await request.post('/bench/402/events', {
-    data: { madeFor: event.id, known: 0, events: [] },
+  const elsewhere = await request.post('/bench/402/deeds', {
+    data: { madeFor: logged.id, known: 0, deeds: [] },
   });
   expect(elsewhere.status()).toBe(409);
 });

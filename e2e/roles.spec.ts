@@ -1,17 +1,19 @@
 import { join } from 'node:path';
 import { expect, test } from '@playwright/test';
 import { and, eq, inArray, sql } from 'drizzle-orm';
-import { may, ROLES, type Deed, type Role } from '@/core/house/policy';
+import { may, ROLES, type Right, type Role } from '@/core/house/role-rights';
 import { chanceFrom } from '@/core/maths/chance';
 import { openDatabase } from '@/db/connection';
-import { clients, frames, machines, rackets, strings, tickets } from '@/db/schema';
+import { clients, frames, machines, rackets, strings } from '@/db/racket-schema';
+import { tickets } from '@/db/ticket-schema';
 import { demoCookie } from '@/scripts/demo-cookie';
 import { actionGates, pageGates } from '@/scripts/gates';
-import { actionsOf, argumentsOf, callAction, type Target } from '@/scripts/hostile';
+import { argumentsOf } from '@/scripts/action-arguments';
+import { actionsOf, callAction, type Target } from '@/scripts/actions';
 import { targetAt } from '@/scripts/hostile-target';
 import { ROOT } from '@/scripts/house';
 import { own } from './bench';
-import { strangerIn } from './people';
+import { comeInAsNew, invite, strangerIn } from './people';
 
 const BUILD = join(ROOT, process.env.ORTHOTENS_BUILD ?? '.next');
 const OWNER_URL = process.env.ORTHOTENS_OWNER_URL ?? '';
@@ -92,8 +94,8 @@ const sentTo = (path: string, { workshopId, tickets: numbers }: Target): object 
               madeFor: workshopId,
               message: { id: workshopId, number: numbers[0], caption: '', data: 'eA==' },
             }
-          : /^\/bench\/.*\/events$/.test(path)
-            ? { madeFor: workshopId, known: 0, events: [] }
+          : /^\/bench\/.*\/deeds$/.test(path)
+            ? { madeFor: workshopId, known: 0, deeds: [] }
             : undefined;
 
 async function statusOf(path: string, target: Target): Promise<number> {
@@ -111,8 +113,8 @@ async function statusOf(path: string, target: Target): Promise<number> {
 }
 
 /** A role that may do it shows it for this one. */
-const isShownBy = (role: Role, deed: Deed): boolean =>
-  may(role, deed) && ROLES.slice(ROLES.indexOf(role) + 1).some((other) => may(other, deed));
+const isShownBy = (role: Role, right: Right): boolean =>
+  may(role, right) && ROLES.slice(ROLES.indexOf(role) + 1).some((other) => may(other, right));
 
 test('every page, route and action asks for the role, and each role gets what the policy says', async ({
   baseURL,
@@ -121,27 +123,27 @@ test('every page, route and action asks for the role, and each role gets what th
   const actions = actionsOf(BUILD);
   for (const role of ROLES) {
     const as = { ...target, cookie: await demoCookie(target.origin, NAMES[role]) };
-    for (const { name, deed } of pageGates()) {
+    for (const { name, right } of pageGates()) {
       // What an owner sees is walked through by every other test; what several roles see, one of them shows.
-      if (!deed || role === 'owner' || isShownBy(role, deed)) continue;
+      if (!right || role === 'owner' || isShownBy(role, right)) continue;
       const path = addressOf(name, as);
       const status = await statusOf(path, as);
-      expect([role, path, status === 403]).toEqual([role, path, !may(role, deed)]);
+      expect([role, path, status === 403]).toEqual([role, path, !may(role, right)]);
       expect([path, status]).not.toEqual([path, 500]);
     }
-    for (const { name, deed } of actionGates()) {
-      if (!deed || isShownBy(role, deed)) continue;
-      const [id] = actions.find(([, each]) => each === name) ?? [''];
+    for (const { name, right } of actionGates()) {
+      if (!right || isShownBy(role, right)) continue;
+      const [id, , page] = actions.find(([, each]) => each === name) ?? [''];
       expect([name, id]).not.toEqual([name, '']);
       const args = FINDERS.includes(name)
         ? [askedOf(name, as, 'Hostile')]
         : argumentsOf(name, as, chanceFrom(7));
-      const { status, text } = await callAction(as, id, [as.workshopId, ...args]);
+      const { status, text } = await callAction(as, id, [as.workshopId, ...args], page);
       expect([role, name, status]).toEqual([role, name, 200]);
       const refused = FINDERS.includes(name)
         ? !text.includes(FOUND[name] ?? 'Hostile')
         : text.includes(NOT_YOURS);
-      expect([role, name, refused]).toEqual([role, name, !may(role, deed)]);
+      expect([role, name, refused]).toEqual([role, name, !may(role, right)]);
     }
   }
   // Without a cookie nothing is answered at all.
@@ -219,20 +221,12 @@ test('a hostile second workshop sees and changes nothing of the first, by any pa
     .replace(/[^a-z0-9]/g, '')
     .slice(-12);
   await page.goto('/workshop/people');
-  await page.getByLabel('Name', { exact: true }).fill(name);
-  await page.getByLabel('Name to sign in with').fill(username);
-  await page.getByLabel('Address for messages').fill(`${username}@ashgate.example`);
-  await page.getByRole('region', { name: 'Take somebody in' }).getByText('owner').click();
-  await page.getByRole('button', { name: 'Take them in' }).click();
-  const link = await page.getByRole('status').locator('code').innerText();
   const theirs = await strangerIn(browser, origin);
-  await theirs.goto(link);
-  await theirs.getByLabel('New password').fill('a raven on the gate');
-  await theirs.getByRole('button', { name: 'Take this one' }).click();
-  await theirs.waitForURL('/sign-in');
-  await theirs.getByLabel('Name to sign in with').fill(username);
-  await theirs.getByLabel('Password').fill('a raven on the gate');
-  await theirs.getByRole('button', { name: 'Sign in' }).click();
+  await comeInAsNew(
+    theirs,
+    await invite(page, name, `${username}@ashgate.example`, 'owner'),
+    username,
+  );
   await theirs.getByRole('link', { name }).click();
   await theirs.getByRole('link', { name: 'Another workshop' }).click();
   await theirs.getByText('Open another workshop').click();
@@ -253,6 +247,23 @@ test('a hostile second workshop sees and changes nothing of the first, by any pa
   await theirs.goto('/workshops');
   await theirs.getByRole('button', { name: shop }).click();
   await expect(theirs.getByRole('heading', { name: 'Your first racket' })).toBeVisible();
+  // Somebody who works here is asked in there: they take it signed in as themselves, and are where they were.
+  const both = own('Berrin Sallowfield');
+  const berrin = await strangerIn(browser, origin);
+  const address = `${username}b@ashgate.example`;
+  await comeInAsNew(berrin, await invite(page, both, address, 'counter'), `${username}b`);
+  await theirs.goto('/workshop/people');
+  const link = await invite(theirs, both, address, 'counter');
+  await berrin.goto(link);
+  await berrin.getByRole('button', { name: `Work at ${shop} as ${both}` }).click();
+  await expect(berrin.getByRole('button', { name: shop })).toBeVisible();
+  await expect(berrin.getByRole('button', { name: 'The Netloft' })).toContainText('you are here');
+  await berrin.goto('/clients');
+  await expect(berrin.getByText('Ottiline Brackwether').first()).toBeVisible();
+  await theirs.reload();
+  await expect(theirs.getByRole('listitem').filter({ hasText: both })).toContainText('no code');
+  await berrin.context().close();
+
   await row.getByRole('button', { name: 'Remove this person' }).click();
   await expect(row).toHaveCount(0);
 
@@ -292,12 +303,12 @@ test('a hostile second workshop sees and changes nothing of the first, by any pa
     }
   for (const [id] of actions.filter(([, each]) => /^(remove|restore)/.test(each)))
     for (const guessed of target.ids) await callAction(hostile, id, [hostile.workshopId, guessed]);
-  const events = await fetch(`${origin}/bench/${target.tickets[0]}/events`, {
+  const deeds = await fetch(`${origin}/bench/${target.tickets[0]}/deeds`, {
     method: 'POST',
     headers: { cookie, origin, 'content-type': 'application/json' },
-    body: JSON.stringify({ madeFor: hostile.workshopId, known: 0, events: [] }),
+    body: JSON.stringify({ madeFor: hostile.workshopId, known: 0, deeds: [] }),
   });
-  expect(events.status).toBe(404);
+  expect(deeds.status).toBe(404);
   const exported = await fetch(`${origin}/frames/document`, { headers: { cookie } });
   // By now they have rows of their own that go by the names that every hostile request uses.
   expect(await exported.text()).not.toMatch(/Ostrevan/);

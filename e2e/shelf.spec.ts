@@ -1,5 +1,6 @@
 import { expect, test } from '@playwright/test';
-import { awake, cutAndHandOver, own, setUp, takeIn, sentence } from './bench';
+import { awake, cutAndHandOver, own, setUp, sentence } from './bench';
+import { ticketOn } from './tickets';
 
 test('what is bought lies on the shelf, a job is cut from it, and it is right by count', async ({
   page,
@@ -11,7 +12,7 @@ test('what is bought lies on the shelf, a job is cut from it, and it is right by
   await awake(page);
   await page.getByRole('button', { name: 'Put it on the shelf' }).click();
   await expect(sentence(page, 'Choose a string and its thickness')).toBeVisible();
-  await page.getByLabel('String').selectOption({ label: string });
+  await page.getByRole('combobox', { name: 'String' }).selectOption({ label: string });
   await expect(page.getByLabel('Length of each (m)')).toHaveValue('12.2');
   await page.getByLabel('How many').fill('-3');
   await page.getByLabel('Where it lies').fill(place);
@@ -19,11 +20,21 @@ test('what is bought lies on the shelf, a job is cut from it, and it is right by
   await expect(sentence(page, /a whole number|number from 1 to 100/i)).toBeVisible();
   await page.getByLabel('How many').fill('1');
   await page.getByRole('button', { name: 'Put it on the shelf' }).click();
+  await expect(page.getByText('It lies on the shelf.')).toBeVisible();
   const there = page.getByRole('region', { name: 'What is there' });
+  const findThere = async () => {
+    await awake(page);
+    await there.getByLabel('Find by string, place or supplier').fill(`${place} lull`);
+    await page.keyboard.press('Enter');
+    await expect(page).toHaveURL(/find=/);
+    await awake(page);
+  };
+  await findThere();
+  await expect(there.getByRole('row')).toHaveCount(2);
   const line = there.getByRole('row').filter({ hasText: place });
   await expect(line).toContainText(string);
 
-  const { number } = await takeIn(page, 'Ostrevan Heron 100', true);
+  const { number } = await ticketOn('Ostrevan Heron 100');
   await page.goto(`/tickets/${number}/setup`);
   await setUp(page, 'Threllan Lull', '24/23 kg');
   await cutAndHandOver(page);
@@ -36,6 +47,7 @@ test('what is bought lies on the shelf, a job is cut from it, and it is right by
   await cut.first().getByRole('button', { name: 'Take back' }).click();
   await expect(cut.filter({ hasText: 'taken back' })).toHaveCount(1);
 
+  await findThere();
   const left = line.getByRole('textbox');
   await left.fill('a lot');
   await line.getByRole('button', { name: 'Counted' }).click();

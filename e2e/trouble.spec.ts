@@ -1,16 +1,18 @@
 import { spawn } from 'node:child_process';
 import { expect, test } from '@playwright/test';
 import {
+  awake,
   choose,
   cutAndHandOver,
   cutToHandOver,
   inspect,
   own,
+  pick,
   sentence,
   setUp,
-  takeIn,
   ticketNumber,
 } from './bench';
+import { openFrame } from './tickets';
 
 test('nonsense at the Frame station is answered at its field and kept', async ({ page }) => {
   const cases = [
@@ -72,7 +74,7 @@ test('nonsense at the counter', async ({ page }) => {
 });
 
 test('nonsense at Setup: 55/5, abc, another sport’s thickness, no string', async ({ page }) => {
-  await takeIn(page, 'Ostrevan Heron 100', true);
+  await openFrame(page, 'Ostrevan Heron 100');
   await page.getByRole('link', { name: 'The holes are right' }).click();
   await page.getByLabel('Tension, mains/crosses').fill('55/5');
   await page.getByRole('button', { name: 'Save and go to the cut' }).click();
@@ -110,9 +112,9 @@ test('the same form sent twice makes one ticket', async ({ page }) => {
   const client = own('Double');
   await page.goto('/take-in');
   await page.getByLabel('Client').fill(client);
-  await page.getByRole('option', { name: `New client: ${client}` }).click();
+  await pick(page.getByRole('option', { name: `New client: ${client}` }));
   await page.getByLabel('Frame').fill('Ostrevan Heron 100');
-  await page.getByRole('option', { name: 'Ostrevan Heron 100' }).first().click();
+  await pick(page.getByRole('option', { name: 'Ostrevan Heron 100' }).first());
   // The answer to the first sending is lost on the way; the person sends again.
   let posts = 0;
   await page.route('**/take-in', async (route) => {
@@ -129,6 +131,13 @@ test('the same form sent twice makes one ticket', async ({ page }) => {
   await page.getByRole('button', { name: 'Take it in' }).click();
   await expect(sentence(page, 'does not answer')).toBeVisible();
   await expect(page.getByLabel('Client')).toHaveValue(client);
+  // Changed meanwhile, it is no longer what was pressed: both are said, and nothing is taken for the other.
+  await page.getByLabel('What they ask for').fill('a little tighter');
+  await page.getByRole('button', { name: 'Take it in' }).click();
+  await expect(
+    sentence(page, /The press before took 1 racket in: ticket \d+, “no wish”/),
+  ).toBeVisible();
+  await page.getByLabel('What they ask for').fill('');
   await page.getByRole('button', { name: 'Take it in' }).dblclick();
   await page.waitForURL(/\/tickets\/\d+\/inspect$/);
   await page.goto('/');
@@ -146,14 +155,11 @@ test('a client of the same name, or nearly, is pointed out, and nobody is double
   await page.keyboard.press('Tab');
   await page.getByLabel('Client').fill('anslem gridle');
   await page.getByLabel('Frame').fill('Something');
-  await page.getByRole('option', { name: /^Not in the library/ }).click();
+  await pick(page.getByRole('option', { name: /^Not in the library/ }));
   await page.getByRole('button', { name: 'Take it in' }).click();
   await expect(sentence(page, 'Nobody is chosen yet')).toBeVisible();
   await page.getByLabel('Client').fill('anselm griddle');
-  await page
-    .getByRole('option', { name: /Anselm Griddle/ })
-    .first()
-    .click();
+  await pick(page.getByRole('option', { name: /Anselm Griddle/ }).first());
   await expect(page.getByLabel('Client')).toHaveValue('Anselm Griddle');
 });
 
@@ -168,6 +174,7 @@ test('two tabs: the later of two changes is told, and loses nothing of what was 
   await page.waitForURL(/\/clients\/[0-9a-f-]{36}/);
   const other = await context.newPage();
   await other.goto(page.url());
+  await awake(other);
   await other.getByLabel('Notes').fill('from the other tab');
   await other.getByRole('button', { name: 'Save the client' }).click();
   await other.reload();
@@ -197,9 +204,9 @@ test('a frame removed in another tab while a racket comes in', async ({ page, co
 
   await page.goto('/take-in');
   await page.getByLabel('Client').fill(own('Late'));
-  await page.getByRole('option', { name: /^New client/ }).click();
+  await pick(page.getByRole('option', { name: /^New client/ }));
   await page.getByLabel('Frame').fill(frame);
-  await page.getByRole('option', { name: frame }).first().click();
+  await pick(page.getByRole('option', { name: frame }).first());
   await other.getByRole('button', { name: 'Remove this frame' }).click();
   await other.waitForURL('/frames');
   await page.getByRole('button', { name: 'Take it in' }).click();
@@ -211,15 +218,16 @@ test('a reload at every station puts back what was typed', async ({ page }) => {
   const client = own('Reloader');
   await page.goto('/take-in');
   await page.getByLabel('Client').fill(client);
-  await page.getByRole('option', { name: /^New client/ }).click();
+  await pick(page.getByRole('option', { name: /^New client/ }));
   await page.getByLabel('Frame').fill('Half Typed');
-  await page.getByRole('option', { name: /^Not in the library/ }).click();
+  await pick(page.getByRole('option', { name: /^Not in the library/ }));
   await page.reload();
   await expect(page.getByLabel('Client')).toHaveValue(client);
   await expect(page.getByText('What you typed before is back')).toBeVisible();
   await page.getByRole('button', { name: 'Take it in' }).click();
   await inspect(page);
 
+  await awake(page);
   await page.getByLabel('Tie-off holes').fill('8H');
   await page.reload();
   await expect(page.getByLabel('Tie-off holes')).toHaveValue('8H');
@@ -227,6 +235,7 @@ test('a reload at every station puts back what was typed', async ({ page }) => {
   await page.getByRole('link', { name: 'The holes are right' }).click();
 
   await choose(page, 'String for the mains', 'Threllan Plainsong');
+  await awake(page);
   await page.getByLabel('Tension, mains/crosses').fill('25/24');
   await page.reload();
   await expect(page.getByLabel('Tension, mains/crosses')).toHaveValue('25/24');
@@ -234,11 +243,13 @@ test('a reload at every station puts back what was typed', async ({ page }) => {
   await page.getByRole('button', { name: 'Save and go to the cut' }).click();
   await page.waitForURL(/\/cut$/);
 
+  await awake(page);
   await page.getByRole('radio', { name: 'right, finishing left' }).click();
   await page.reload();
   await expect(page.getByRole('radio', { name: 'right, finishing left' })).toBeChecked();
   await cutToHandOver(page);
 
+  await awake(page);
   await page.getByLabel('Remarks').fill('typed before the reload');
   await page.reload();
   await expect(page.getByLabel('Remarks')).toHaveValue('typed before the reload');
@@ -247,7 +258,7 @@ test('a reload at every station puts back what was typed', async ({ page }) => {
 });
 
 test('a lost connection loses nothing', async ({ page, context }) => {
-  await takeIn(page, 'Ostrevan Heron 100', true);
+  await openFrame(page, 'Ostrevan Heron 100');
   await page.getByRole('link', { name: 'The holes are right' }).click();
   await choose(page, 'String for the mains', 'Cordwane Drift');
   await page.getByLabel('Tension, mains/crosses').fill('23');
@@ -261,7 +272,7 @@ test('a lost connection loses nothing', async ({ page, context }) => {
 });
 
 test('a closed job cannot be closed or changed again', async ({ page, context }) => {
-  await takeIn(page, 'Ostrevan Heron 100', true);
+  await openFrame(page, 'Ostrevan Heron 100');
   await page.getByRole('link', { name: 'The holes are right' }).click();
   await setUp(page, 'Cordwane Drift', '23');
   const other = await context.newPage();
@@ -303,10 +314,15 @@ test('a database that is not there gives a plain page that says what to do', asy
   );
   try {
     await expect(async () => {
-      expect((await fetch(`http://127.0.0.1:${port}/health`)).ok).toBe(true);
+      const health = await fetch(`http://127.0.0.1:${port}/health`);
+      expect([health.status, await health.text()]).toEqual([
+        503,
+        expect.stringContaining('the database does not answer'),
+      ]);
     }).toPass({ timeout: 30_000 });
     const response = await page.goto(`http://127.0.0.1:${port}/`);
-    expect(response?.status()).toBe(500);
+    expect(response?.status()).toBe(503);
+    expect(response?.headers()['retry-after']).toBe('3');
     await expect(page.getByText('The records cannot be read just now')).toBeVisible();
     await expect(page.getByText('npm start')).toBeVisible();
   } finally {

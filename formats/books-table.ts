@@ -16,14 +16,28 @@ const figure = (minor: number, currency: string): number => Number(moneyFigure(m
 /** A row for each payment and each rate of tax in it. */
 export function paymentTable(payments: readonly TablePayment[]): string {
   const rows = payments.flatMap((payment) => {
-    const { currency } = payment.price;
-    return closeOfDay([payment]).byRate.map(({ taxBp, netMinor, taxMinor, grossMinor }) => [
+    const { currency } = payment;
+    const { byRate } = closeOfDay([payment]);
+    // What is for no job holds no tax that a job has.
+    const parts =
+      byRate.length > 0
+        ? byRate
+        : [
+            {
+              taxBp: null,
+              netMinor: payment.amountMinor,
+              taxMinor: 0,
+              grossMinor: payment.amountMinor,
+            },
+          ];
+    return parts.map(({ taxBp, netMinor, taxMinor, grossMinor }) => [
       payment.day,
       payment.job,
       payment.clientName,
       payment.way,
+      payment.kind,
       figure(grossMinor, currency),
-      taxBp / 100,
+      taxBp === null ? null : taxBp / 100,
       figure(netMinor, currency),
       figure(taxMinor, currency),
       currency,
@@ -31,7 +45,19 @@ export function paymentTable(payments: readonly TablePayment[]): string {
     ]);
   });
   return tableRows([
-    ['day', 'job', 'client', 'way', 'amount', 'tax_percent', 'net', 'tax', 'currency', 'note'],
+    [
+      'day',
+      'job',
+      'client',
+      'way',
+      'kind',
+      'amount',
+      'tax_percent',
+      'net',
+      'tax',
+      'currency',
+      'note',
+    ],
     ...rows,
   ]);
 }

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { answerClients, guessClients } from './client-import';
-import { sameName } from '@/core/measure/reading';
+import { sameName } from '@/core/measure/typed';
 import { readSheet, textOf } from './mapped-table';
 import { clientTable } from './people-tables';
 
@@ -94,5 +94,37 @@ describe('clients out of any table', () => {
     expect(readSheet('Name\n"open')).toMatchObject({
       problem: expect.stringContaining('quote') as string,
     });
+  });
+});
+
+describe('a table from elsewhere', () => {
+  it('counts its rows as the file does, after empty ones too, and says what stands beyond the headings', () => {
+    const sheet = sheetOf('Name,Mail\nAda,a@x.example\n,\n\nBo,b@x.example,more\n');
+    const rows = answerClients(sheet, guessClients(sheet.head), none);
+    expect(rows.map(({ line, state }) => [line, state])).toEqual([
+      [2, 'new'],
+      [5, 'wrong'],
+    ]);
+    expect(rows[1]).toMatchObject({ why: expect.stringContaining('“more”') as string });
+  });
+
+  it('is called what it is where it is none', () => {
+    for (const [text, what] of [
+      ['%PDF-1.7 x', 'a PDF'],
+      ['\u2030PNG\r\n', 'a picture'],
+      ['PK\u0003\u0004', 'a workbook'],
+    ] as const) {
+      const read = readSheet(text);
+      expect(!read.ok && read.problem).toContain(what);
+    }
+  });
+
+  it.each([
+    ['Kundenname;E-Mail;Straße;Bemerkung', ['name', 'contact', 'address', 'notes']],
+    ['Nom;Courriel;Ville;Remarques', ['name', 'contact', 'address', 'notes']],
+    ['Nombre;Correo;Calle;Observaciones', ['name', 'contact', 'address', 'notes']],
+  ] as const)('has its headings guessed: %s', (head, fields) => {
+    const guessed = guessClients(head.split(';'));
+    expect(fields.map((field) => guessed[field])).toEqual([[0], [1], [2], [3]]);
   });
 });

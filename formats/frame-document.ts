@@ -3,7 +3,7 @@ import { z } from 'zod';
 import { checkFrame } from '@/core/frame/contradictions';
 import { frameSpecSchema, NOTHING_SAID, type FrameField, type FrameSpec } from '@/core/frame/frame';
 import type { End } from '@/core/terms/ends';
-import { textIn } from '@/core/measure/reading';
+import { textIn } from '@/core/measure/typed';
 
 export const FRAME_FORMAT = 'orthotens-frame/1';
 

@@ -2,11 +2,18 @@ import { readFileSync } from 'node:fs';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { studyFrame } from '@/core/frame/bed';
-import { frameSpecSchema } from '@/core/frame/frame';
+import { frameSpecSchema, type FrameSpec } from '@/core/frame/frame';
 import { frameSpec } from '@/core/testing/frame-spec';
 import { LIBRARY } from '@/core/frame/library';
-import { documentOf, FRAME_FORMAT, frameJsonSchema, frameOf, readDocument } from './frame-document';
-import { readFrameFile, writeFrameFile } from './frame-file';
+import {
+  documentOf,
+  FRAME_FORMAT,
+  frameJsonSchema,
+  frameOf,
+  readDocument,
+  type NamedFrame,
+} from './frame-document';
+import { frameKey, framesToKeep, readFrameFile, writeFrameFile } from './frame-file';
 
 const GOOD = {
   format: FRAME_FORMAT,
@@ -181,5 +188,41 @@ describe('ten thousand spoilt documents', () => {
       }),
       { numRuns: 500 },
     );
+  });
+});
+
+describe('what becomes of the frames of files', () => {
+  const states = (files: readonly string[], here: readonly NamedFrame[] = []) =>
+    framesToKeep(files.map(readFrameFile), new Set(here.map(frameKey))).map((rows) =>
+      rows.map(({ state }) => state),
+    );
+
+  it('the same frame twice is one, in one file and in two, whatever its case', () => {
+    const again = { ...GOOD, name: ' a FRAME ' };
+    expect(states([JSON.stringify([GOOD, again, { ...GOOD, name: 'Another' }])])).toEqual([
+      ['new', 'twice', 'new'],
+    ]);
+    expect(states([JSON.stringify(GOOD), JSON.stringify(again)])).toEqual([['new'], ['twice']]);
+  });
+
+  it('a frame of the same name that is another one comes in, and one that is not sound does not', () => {
+    const other = { ...GOOD, pattern: { mains: 18, crosses: 20 } };
+    const wrong = { ...GOOD, pattern: { mains: 17, crosses: 19 } };
+    expect(states([JSON.stringify([GOOD, other, wrong])])).toEqual([['new', 'new', 'wrong']]);
+  });
+
+  it('what is here is no new frame, also as a database gives it back, its fields in another order', () => {
+    const [library] = LIBRARY;
+    if (!library) throw new Error('no library');
+    const turned = (value: unknown): unknown =>
+      Array.isArray(value) || typeof value !== 'object' || value === null
+        ? value
+        : Object.fromEntries(
+            Object.entries(value)
+              .toReversed()
+              .map(([key, of]) => [key, turned(of)]),
+          );
+    const here = { name: library.name, spec: turned(library.spec) as FrameSpec };
+    expect(states([writeFrameFile([library])], [here])).toEqual([['here']]);
   });
 });

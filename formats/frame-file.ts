@@ -1,4 +1,5 @@
 /** Text with one frame document or a list of them, read so that a bad one does not keep out a good one. */
+import { bisectRight } from 'd3-array';
 import {
   findNodeAtLocation,
   getNodeValue,
@@ -7,7 +8,8 @@ import {
   type Node,
   type ParseError,
 } from 'jsonc-parser';
-import { documentOf, readDocument, type NamedFrame } from './frame-document';
+import { sameName } from '@/core/measure/typed';
+import { documentOf, frameDocumentSchema, readDocument, type NamedFrame } from './frame-document';
 
 interface FileProblem {
   /** Line of the text, 1 first. */
@@ -26,6 +28,14 @@ export type FileEntry =
 
 /** Larger texts are no frames: a library of a thousand has about a megabyte. */
 export const MOST_LETTERS = 4_000_000;
+const MOST_FRAMES = 2000;
+
+/** Tells the line of a place in a text, 1 first; asked for each frame of a long file. */
+function linesOf(text: string): (offset: number) => number {
+  const starts: number[] = [0];
+  for (let at = text.indexOf('\n'); at >= 0; at = text.indexOf('\n', at + 1)) starts.push(at + 1);
+  return (offset) => bisectRight(starts, offset);
+}
 
 const ERRORS: Record<string, string> = {
   InvalidSymbol: 'a word that JSON does not know',
@@ -48,12 +58,12 @@ const ERRORS: Record<string, string> = {
 
 /** Reads one document or a list of them; every entry is a sound frame or says line and reason. Never throws. */
 export function readFrameFile(text: string): readonly FileEntry[] {
-  const lineOf = (offset: number) => text.slice(0, offset).split('\n').length;
   const whole = (reason: string, line = 1): readonly FileEntry[] => [
     { ok: false, line, name: undefined, problems: [{ line, reason }] },
   ];
   if (text.trim() === '') return whole('There is nothing in it.');
   if (text.length > MOST_LETTERS) return whole('Too long for a file of frames.');
+  const lineOf = linesOf(text);
   const errors: ParseError[] = [];
   const root = parseTree(text, errors, { disallowComments: true, allowTrailingComma: false });
   const said = (error: ParseError): FileProblem => ({
@@ -65,6 +75,7 @@ export function readFrameFile(text: string): readonly FileEntry[] {
     return whole('A frame is a JSON object in braces, or a list of them.');
   const documents = root.type === 'array' ? (root.children ?? []) : [root];
   if (documents.length === 0) return whole('The list is empty.');
+  if (documents.length > MOST_FRAMES) return whole(`At most ${MOST_FRAMES} frames in one file.`);
 
   const within = ({ offset, length }: Node) => ({ from: offset, to: offset + length });
   const blamed = new Set<ParseError>();
@@ -95,6 +106,36 @@ export function readFrameFile(text: string): readonly FileEntry[] {
         { ok: false, line: said(rest[0]).line, name: undefined, problems: [said(rest[0])] },
       ]
     : entries;
+}
+
+/** What two frames that are one have in common: all that is known of them, and their name without its case. */
+export const frameKey = ({ name, spec }: NamedFrame): string =>
+  JSON.stringify(frameDocumentSchema.parse(documentOf({ name: sameName(name), spec })));
+
+/** An entry of a file, and what becomes of it. */
+export type FrameRow =
+  | (Extract<FileEntry, { ok: true }> & { readonly state: 'new' | 'here' | 'twice' })
+  | (Extract<FileEntry, { ok: false }> & { readonly state: 'wrong' });
+
+/**
+ * What becomes of the frames of several files that come in one after the other: a frame that is here already, or that
+ * came a line before, is no new one.
+ *
+ * @param here keys of the frames that are here
+ */
+export function framesToKeep(
+  files: readonly (readonly FileEntry[])[],
+  here: ReadonlySet<string>,
+): readonly (readonly FrameRow[])[] {
+  const came = new Set<string>();
+  const rowOf = (entry: FileEntry): FrameRow => {
+    if (!entry.ok) return { ...entry, state: 'wrong' };
+    const key = frameKey(entry.frame);
+    const state = here.has(key) ? 'here' : came.has(key) ? 'twice' : 'new';
+    came.add(key);
+    return { ...entry, state };
+  };
+  return files.map((entries) => entries.map(rowOf));
 }
 
 /** The node at a path, or the innermost one on the way to it that is there. */

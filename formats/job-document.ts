@@ -1,4 +1,5 @@
 /** A closed job as an open document: one JSON object, versioned, from which it can be planned anew. */
+import { strungWords } from '@/core/record/as-strung';
 import { z } from 'zod';
 import { jobOf, type Job } from '@/core/bench/job';
 import { studyFrame } from '@/core/frame/bed';
@@ -6,7 +7,6 @@ import { USUAL_HOUSE } from '@/core/house/house-rules';
 import { USUAL_MACHINE } from '@/core/house/machine';
 import { jobBooksSchema, type JobBooks } from '@/core/papers/payment';
 import { jobRecordSchema, type JobRecord } from '@/core/record/record';
-import { formatTicket } from '@/core/measure/units';
 import { failure, success, type Result } from '@/core/terms/result';
 import { readJson } from './json-document';
 
@@ -82,7 +82,7 @@ export function jobReport(document: JobDocument, { plan, sequence }: Job) {
     number: document.number,
     client: record.client,
     racket: record.racket,
-    ticket: formatTicket(record.setup),
+    ticket: strungWords(record),
     pieces: plan.pieces.map(({ name, cutMm }) => ({
       name,
       cutMm,

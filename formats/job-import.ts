@@ -2,20 +2,20 @@
 import { z } from 'zod';
 import { parseMoney } from '@/core/measure/money';
 import { parseTicketTension } from '@/core/measure/parsing';
-import {
-  lineText,
-  nameText,
-  noteText,
-  optionalReading,
-  reading,
-  sameName,
-} from '@/core/measure/reading';
+import { lineText, nameText, noteText, optionalTyped, typed, sameName } from '@/core/measure/typed';
 import type { TensionUnit } from '@/core/measure/units';
 import { readDay, type DayOrder, type EarlierJob } from '@/core/record/earlier-job';
 import { failure, success, type Result } from '@/core/terms/result';
 import { sportSchema } from '@/core/terms/sport';
 import { readJobDocument, type JobDocument } from './job-document';
-import { fieldsIn, guessColumns, type AnsweredRow, type Mapping, type Sheet } from './mapped-table';
+import {
+  fieldsIn,
+  guessColumns,
+  tooManyCells,
+  type AnsweredRow,
+  type Mapping,
+  type Sheet,
+} from './mapped-table';
 
 /** Letters of a file of documents. */
 const MOST_LETTERS = 12_000_000;
@@ -35,16 +35,16 @@ export const JOB_FIELDS = [
 export type JobField = (typeof JOB_FIELDS)[number];
 
 const HINTS = [
-  ['day', /date|day|strung on|handed|datum/i],
-  ['price', /price|amount|total|cost|paid|preis/i],
-  ['sport', /sport/i],
-  ['notes', /note|remark|comment/i],
-  ['mark', /mark|serial|label/i],
-  ['racket', /racket|racquet|frame|model/i],
-  ['client', /client|customer|player|name|kunde/i],
-  ['tension', /tension|kg|lbs?\b|pull/i],
-  ['crosses', /cross/i],
-  ['mains', /main|string/i],
+  ['day', /date|day|strung on|handed|datum|\btag\b|fecha|jour|día/i],
+  ['price', /price|amount|total|cost|paid|preis|betrag|prix|montant\b|precio|importe/i],
+  ['sport', /sport|deporte/i],
+  ['notes', /note|remark|comment|notiz|bemerkung|remarque|observaci/i],
+  ['mark', /mark|serial|label|kennzeichen|marque\b|marca/i],
+  ['racket', /racket|racquet|frame|model|schläger|rahmen|raquette|cadre|raqueta/i],
+  ['client', /client|customer|player|name|kunde|spieler|joueur|cliente|jugador|nombre|nom\b/i],
+  ['tension', /tension|kg|lbs?\b|pull|härte|spannung|tensión/i],
+  ['crosses', /cross|quer|travers|horizontal/i],
+  ['mains', /main|string|saite|längs|cordage|montants|cuerda|vertical/i],
 ] as const;
 
 export const guessJobs = (head: readonly string[]): Mapping<JobField> =>
@@ -98,11 +98,11 @@ const rowSchema = ({ dayOrder, unit, currency, today }: JobReading) => {
       client: nameText('the client’s name'),
       racket: nameText('the racket'),
       mark: lineText('the mark'),
-      day: reading(day),
+      day: typed(day),
       tension: z.string(),
       mains: lineText('the string'),
       crosses: lineText('the string of the crosses'),
-      price: optionalReading(price),
+      price: optionalTyped(price),
       sport: z.string(),
       notes: noteText,
     })
@@ -133,17 +133,19 @@ export const sameJob = ({
  * @param known jobs as `sameJob` has them
  */
 export function answerJobs(
-  { rows }: Sheet,
+  sheet: Sheet,
   mapping: Mapping<JobField>,
   asked: JobReading,
   known: ReadonlySet<string>,
 ): readonly AnsweredRow<EarlierJob>[] {
   const seen = new Set(known);
   const schema = rowSchema(asked);
-  return rows.map((cells, i): AnsweredRow<EarlierJob> => {
-    const line = i + 2;
+  return sheet.rows.map((cells, i): AnsweredRow<EarlierJob> => {
+    const line = sheet.lines[i] ?? i + 2;
     const fields = fieldsIn(cells, mapping, JOINED);
     const name = [fields.client, fields.racket, fields.day].filter(Boolean).join(', ');
+    const beyond = tooManyCells(cells, sheet);
+    if (beyond) return { line, state: 'wrong', name, why: beyond };
     const read = schema.safeParse(fields);
     if (!read.success)
       return { line, state: 'wrong', name, why: read.error.issues[0]?.message ?? '' };

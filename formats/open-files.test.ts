@@ -1,4 +1,5 @@
 import Papa from 'papaparse';
+import { rateShares } from '@/core/papers/payment';
 import { describe, expect, it } from 'vitest';
 import { calendarOf } from './calendar';
 import { clientCards } from './client-cards';
@@ -25,16 +26,35 @@ describe('a calendar', () => {
       { id: 'due-2', title: `${'ž'.repeat(60)} due`, detail: '', at: '2026-12-24' },
     ],
     new Date('2026-11-26T09:00:00Z'),
+    'Europe/Lisbon',
   );
 
-  // RFC 5545: 3.1 (75 octets, CR LF), 3.3.11 (escapes), 3.3.5 form 1 (floating), 3.6.1 (UID and DTSTAMP).
+  // RFC 5545: 3.1 (75 octets, CR LF), 3.3.11 (escapes), 3.3.5 form 3 (with a zone), 3.6.1 (UID and DTSTAMP), 3.6.5 (VTIMEZONE).
+  // Source of the days: in Europe the clock is changed on the last Sundays of March and October at 01:00 UTC (Directive 2000/84/EC).
   it('follows RFC 5545', () => {
     for (const line of text.split('\r\n')) expect(Buffer.byteLength(line)).toBeLessThanOrEqual(75);
     expect(text.replaceAll('\r\n', '')).not.toMatch(/[\r\n]/);
     const lines = unfold(text);
     expect(lines).toContain('SUMMARY:4 Ada\\; Threllan\\, 100');
     expect(lines).toContain('DESCRIPTION:softer\\nplease');
-    expect(lines).toContain('DTSTART:20261127T170000');
+    expect(lines).toContain('DTSTART;TZID=Europe/Lisbon:20261127T170000');
+    const zone = lines.slice(lines.indexOf('BEGIN:VTIMEZONE'), lines.indexOf('END:VTIMEZONE'));
+    expect(zone).toContain('TZID:Europe/Lisbon');
+    const summer = zone.indexOf('DTSTART:20260329T010000');
+    expect(zone.slice(summer - 1, summer + 4)).toEqual([
+      'BEGIN:DAYLIGHT',
+      'DTSTART:20260329T010000',
+      'TZOFFSETFROM:+0000',
+      'TZOFFSETTO:+0100',
+      'END:DAYLIGHT',
+    ]);
+    const winter = zone.indexOf('DTSTART:20261025T020000');
+    expect(zone.slice(winter - 1, winter + 3)).toEqual([
+      'BEGIN:STANDARD',
+      'DTSTART:20261025T020000',
+      'TZOFFSETFROM:+0100',
+      'TZOFFSETTO:+0000',
+    ]);
     expect(lines).toContain('DTSTART;VALUE=DATE:20261224');
     expect(lines).toContain('DTSTAMP:20261126T090000Z');
     expect(lines.filter((line) => line.startsWith('UID:'))).toHaveLength(2);
@@ -120,9 +140,12 @@ describe('tables', () => {
         job: 12,
         clientName: 'Ada',
         way: 'cash',
+        kind: 'paid',
         amountMinor: 1700,
         note: '',
-        price,
+        currency: 'EUR',
+        shares: rateShares(price, 12, 1700),
+        beforeMinor: 0,
       },
     ]);
     expect(

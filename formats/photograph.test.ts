@@ -1,6 +1,7 @@
 import sharp from 'sharp';
 import { describe, expect, it } from 'vitest';
-import { makePhotograph, MOST_BYTES } from './photograph';
+import { MOST_PHOTOGRAPH_BYTES } from '@/core/counter/inspection';
+import { makePhotograph } from './photograph';
 
 const plain = (width: number, height: number) =>
   sharp({ create: { width, height, channels: 3, background: '#a97a12' } });
@@ -51,7 +52,7 @@ describe('a photograph', () => {
   });
 
   it('is refused when it is too large, in bytes or in pixels', async () => {
-    expect(await makePhotograph(Buffer.alloc(MOST_BYTES + 1))).toMatchObject({
+    expect(await makePhotograph(Buffer.alloc(MOST_PHOTOGRAPH_BYTES + 1))).toMatchObject({
       ok: false,
       problem: expect.stringContaining('12 MB') as string,
     });
@@ -62,7 +63,7 @@ describe('a photograph', () => {
     })
       .png()
       .toBuffer();
-    expect(bomb.length).toBeLessThan(MOST_BYTES);
+    expect(bomb.length).toBeLessThan(MOST_PHOTOGRAPH_BYTES);
     expect((await makePhotograph(bomb)).ok).toBe(false);
   });
 });

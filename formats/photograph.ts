@@ -3,6 +3,7 @@
  * camera and thumbnails that came along are gone, and so is whatever was no picture.
  */
 import sharp from 'sharp';
+import { MOST_PHOTOGRAPH_BYTES } from '@/core/counter/inspection';
 import { failure, success, type Result } from '@/core/terms/result';
 
 export interface MadePhotograph {
@@ -12,8 +13,6 @@ export interface MadePhotograph {
   readonly thumb: Buffer;
 }
 
-/** Of the file, bytes. */
-export const MOST_BYTES = 12_000_000;
 /** What cameras make, and what a decoder is asked to hold at most. */
 const MOST_PIXELS = 80_000_000;
 const LONGEST_PX = 1600;
@@ -27,7 +26,7 @@ const KINDS = ['jpeg', 'png', 'webp', 'heif'];
  * @param file whatever somebody chose
  */
 export async function makePhotograph(file: Buffer): Promise<Result<MadePhotograph>> {
-  if (file.length > MOST_BYTES) return failure('photo.too large');
+  if (file.length > MOST_PHOTOGRAPH_BYTES) return failure('photo.too large');
   if (file.length === 0) return failure('photo.no picture');
   try {
     const opened = () => sharp(file, { limitInputPixels: MOST_PIXELS, failOn: 'error', pages: 1 });

@@ -1,6 +1,6 @@
 /** A frame's study and a job's plan, as an object for programs and as text for people. */
 import type { Bed, Study } from '@/core/frame/bed';
-import { coveredHoles, type Covered } from '@/core/path/covers';
+import { coveredHoles, type Covered } from '@/core/path/covered-holes';
 import { runName } from '@/core/path/groove';
 import { USUAL_ASSUMPTIONS, type PieceLength } from '@/core/cut/lengths';
 import { jobOf, type Job } from '@/core/bench/job';

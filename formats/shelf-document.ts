@@ -7,6 +7,7 @@ import {
   type StockLength,
   type WantedPiece,
 } from '@/core/shelf/cutting';
+import { MOST_MINOR } from '@/core/measure/money';
 import type { Result } from '@/core/terms/result';
 import { readJson } from './json-document';
 
@@ -25,7 +26,7 @@ const shelfDocumentSchema = z
           id,
           kind: z.enum(STOCK_KINDS),
           mm,
-          price: z.number().min(0).max(10_000_000).describe('What opening it costs, minor units.'),
+          price: z.number().min(0).max(MOST_MINOR).describe('What opening it costs, minor units.'),
           string: z.string().max(120).optional(),
         }),
       )

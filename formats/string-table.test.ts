@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { keepable } from '@/core/measure/reading';
+import { keepable } from '@/core/measure/typed';
 import { stringEntryOf, stringEntrySchema, type StringFacts } from '@/core/strings/string-facts';
 import * as inCurrency from './string-table';
 

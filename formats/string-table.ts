@@ -9,6 +9,7 @@ import {
   type StringEntry,
   type StringFacts,
 } from '@/core/strings/string-facts';
+import { isLongerThan } from './mapped-table';
 import { tableRows, unguarded } from './table-cells';
 
 /** Column by field of the entry, in the order in which they are written. */
@@ -75,6 +76,8 @@ const NOTHING_WRITTEN = Object.fromEntries(FIELDS.map((field) => [field, ''])) a
 /** Larger tables are no string libraries. */
 export const MOST_LETTERS = 2_000_000;
 const MOST_ROWS = 2000;
+/** Empty ones and those within a cell counted. */
+const MOST_LINES = 10 * MOST_ROWS;
 
 const columnOf = (field: PropertyKey | undefined): string =>
   COLUMNS[field as keyof StringEntry] ?? '';
@@ -104,6 +107,7 @@ export function readStringTable(
   ];
   if (text.trim() === '') return whole('There is nothing in it.');
   if (text.length > MOST_LETTERS) return whole('Too long for a table of strings.');
+  if (isLongerThan(MOST_LINES, text)) return whole(`At most ${MOST_ROWS} strings at a time.`);
   const { data, errors } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), {
     skipEmptyLines: 'greedy',
   });

@@ -2,10 +2,10 @@
  * `npm run backup` makes and proves a backup; `-- FILE` puts it there, `-- --verify FILE` proves one
  * that is there, `-- --also FOLDER` names a second folder for the daily ones (`none` forgets it).
  */
-import { access, constants, mkdir, realpath } from 'node:fs/promises';
+import { access, constants, realpath } from 'node:fs/promises';
 import { join, resolve } from 'node:path';
 import { makeBackup, proveBackup, refusalOf, type Manifest } from '@/db/backup/backup';
-import { backUpNow, keepState } from '@/db/backup/daily';
+import { backUpNow, keepState, nameSecond } from '@/db/backup/daily';
 import { backupPlace, tools } from './backups';
 import { workDatabase } from './databases';
 import { fail } from './house';
@@ -36,12 +36,13 @@ if (first === '--verify') {
   if (second === undefined) fail(WORDS);
   if (second === 'none') await keepState(place.folder, { second: null, secondFailure: null });
   else {
-    await mkdir(second, { recursive: true }).catch(() => undefined);
     const folder = await realpath(second).catch(() =>
-      fail(`There is no folder ${second}, and none could be made.`),
+      fail(
+        `There is no folder ${second}. Make it, or mount the disk that it is on, and name it again.`,
+      ),
     );
     await access(folder, constants.W_OK).catch(() => fail(`${folder} cannot be written to.`));
-    await keepState(place.folder, { second: folder, secondFailure: null });
+    await nameSecond(place.folder, folder);
     const { failure, secondFailure, proven } = await backUpNow(place);
     if (failure !== null) fail(failure);
     if (secondFailure !== null) fail(`The copy to ${folder} failed: ${secondFailure}.`);

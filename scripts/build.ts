@@ -29,7 +29,7 @@ function fingerprint(): string {
     if (!existsSync(full)) return;
     if (statSync(full).isDirectory())
       for (const entry of readdirSync(full).sort()) add(join(path, entry));
-    else hash.update(path).update(readFileSync(full));
+    else if (!/\.test\.tsx?$/.test(path)) hash.update(path).update(readFileSync(full));
   };
   SOURCES.forEach(add);
   return hash.digest('hex');

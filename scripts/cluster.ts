@@ -208,6 +208,9 @@ function stop(bin: string, dataFolder: string): boolean {
   return asServerUser(join(bin, 'pg_ctl'), args).status === 0;
 }
 
+/** Four processes with two pools each (`db/fair-pool.ts`), twice, and what commands need beside them. */
+const MOST_CONNECTIONS = 300;
+
 /** Logs of a week, for their owner only, without what stood in a statement. */
 const LOGGING = [
   'logging_collector=on',
@@ -226,12 +229,19 @@ async function startCluster(bin: string, cluster: Cluster): Promise<Cluster> {
   // What the server says before its log is open.
   const early = join(dataFolder, 'server.log');
   if (existsSync(early)) chmodSync(early, 0o600);
+  const wasKilled = existsSync(join(dataFolder, 'postmaster.pid'));
   let last = '';
   // The children of a killed server may hold its memory for some seconds more: try again until they are gone.
   for (let attempt = 0; attempt < 20; attempt++) {
     clearStaleLock(dataFolder);
-    const port = await freePort(cluster.port);
-    const settings = ['listen_addresses=127.0.0.1', "unix_socket_directories=''", ...LOGGING];
+    // Servers know it by its port; after a crash it comes back there as soon as it can.
+    const port = wasKilled && attempt < 10 ? cluster.port : await freePort(cluster.port);
+    const settings = [
+      'listen_addresses=127.0.0.1',
+      "unix_socket_directories=''",
+      `max_connections=${MOST_CONNECTIONS}`,
+      ...LOGGING,
+    ];
     const started = asServerUser(join(bin, 'pg_ctl'), [
       'start',
       `--pgdata=${dataFolder}`,

@@ -119,10 +119,12 @@ export async function openDesk(wanted: DeskPorts): Promise<OpenDesk> {
     });
     socket.on('end', () => {
       const pdf = Buffer.concat(parts);
-      if (bytes > MOST_BYTES) return socket.end('refused: too long for a label\n');
-      if (!pdf.subarray(0, 5).equals(Buffer.from('%PDF-'))) return socket.end('refused: no PDF\n');
-      keep(printed, { at: new Date(), pdf });
-      socket.end('printed\n');
+      if (bytes > MOST_BYTES) socket.end('refused: too long for a label\n');
+      else if (!pdf.subarray(0, 5).equals(Buffer.from('%PDF-'))) socket.end('refused: no PDF\n');
+      else {
+        keep(printed, { at: new Date(), pdf });
+        socket.end('printed\n');
+      }
     });
   });
 

@@ -9,7 +9,7 @@ import { queueJsonSchema } from '@/formats/queue-document';
 import { shelfJsonSchema } from '@/formats/shelf-document';
 import { format } from 'prettier';
 import { ROOT } from './house';
-import { withPolicy } from './policy-table';
+import { withRights } from './rights-table';
 import { withRules } from './rules-table';
 
 for (const [name, schema] of [
@@ -27,7 +27,7 @@ for (const [name, schema] of [
 
 for (const [name, written] of [
   ['method.md', withRules],
-  ['security.md', withPolicy],
+  ['security.md', withRights],
 ] as const) {
   const page = join(ROOT, 'docs', name);
   writeFileSync(page, await format(written(readFileSync(page, 'utf8')), { parser: 'markdown' }));

@@ -1,22 +1,22 @@
-/** Which deed stands at each page, route and action, as the sources say it. */
+/** Which right stands at each page, route and action, as the sources say it. */
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { ALL_DEEDS, type Deed } from '@/core/house/policy';
+import { ALL_RIGHTS, type Right } from '@/core/house/role-rights';
 import { ROOT } from './house';
 
 const APP = join(ROOT, 'app');
-const DEED: ReadonlySet<string> = new Set(ALL_DEEDS);
+const DEED: ReadonlySet<string> = new Set(ALL_RIGHTS);
 
 interface Gate {
   /** A file of a page or route, or the name of an action. */
   readonly name: string;
-  /** Nothing where no deed is asked for. */
-  readonly deed: Deed | undefined;
+  /** Nothing where no right is asked for. */
+  readonly right: Right | undefined;
 }
 
 const read = (file: string): string => readFileSync(join(APP, file), 'utf8');
-const asDeed = (text: string | undefined): Deed | undefined =>
-  text !== undefined && DEED.has(text) ? (text as Deed) : undefined;
+const asRight = (text: string | undefined): Right | undefined =>
+  text !== undefined && DEED.has(text) ? (text as Right) : undefined;
 
 const files = (pattern: RegExp): readonly string[] =>
   readdirSync(APP, { recursive: true, encoding: 'utf8' })
@@ -27,7 +27,7 @@ const files = (pattern: RegExp): readonly string[] =>
 export const pageGates = (): readonly Gate[] =>
   files(/^\((house|bench|print|wall)\)\/.*(page\.tsx|route\.ts)$/).map((name) => ({
     name,
-    deed: asDeed(
+    right: asRight(
       /(?:openFor|fileRoute|longRoute|letIn)\((?:[\w.]+, )?\s*'([^']+)'/.exec(read(name))?.[1],
     ),
   }));
@@ -41,7 +41,9 @@ export const actionGates = (): readonly Gate[] =>
       return [...text.matchAll(/export (?:async function|const) (\w+)/g)].map(
         ([, name = '']): Gate => ({
           name,
-          deed: asDeed(new RegExp(`export const ${name} = action\\(\\s*'([^']+)'`).exec(text)?.[1]),
+          right: asRight(
+            new RegExp(`export const ${name} = action\\(\\s*'([^']+)'`).exec(text)?.[1],
+          ),
         }),
       );
     });

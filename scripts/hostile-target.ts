@@ -2,15 +2,27 @@
 import { randomUUID } from 'node:crypto';
 import { join } from 'node:path';
 import { and, eq, getTableColumns, isNotNull, sql } from 'drizzle-orm';
-import { openDatabase, type Database } from '@/db/connection';
+import { openDatabase, type Connection, type Database } from '@/db/connection';
 import { people } from '@/db/doors-schema';
-import { clients, frames, machines, members, rackets, strings, tickets } from '@/db/schema';
+import { clients, frames, machines, rackets, strings } from '@/db/racket-schema';
+import { tickets } from '@/db/ticket-schema';
+import { members } from '@/db/workshop-schema';
 import { recordsOf } from '@/db/workshop';
 import { demoCookie } from './demo-cookie';
-import type { Target } from './hostile';
+import type { Target } from './actions';
 import { ROOT } from './house';
 
 type Rows = Pick<Target, 'ids' | 'tickets'>;
+
+/** The workshop that the demo’s owner works in. */
+export async function demoWorkshop(db: Connection): Promise<string> {
+  const [member] = await db
+    .select({ workshopId: members.workshopId })
+    .from(members)
+    .innerJoin(people, eq(people.id, members.personId))
+    .where(eq(people.username, 'hesper'));
+  return member?.workshopId ?? '';
+}
 
 /** `rows` are those that are there, or some of its own, where others work in the same workshop meanwhile. */
 export async function targetAt(
@@ -22,12 +34,7 @@ export async function targetAt(
   const cookie = await demoCookie(origin, 'hesper');
   const { db, close } = openDatabase(databaseUrl, 'command');
   try {
-    const [member] = await db
-      .select({ workshopId: members.workshopId })
-      .from(members)
-      .innerJoin(people, eq(people.id, members.personId))
-      .where(eq(people.username, 'hesper'));
-    const workshopId = member?.workshopId ?? '';
+    const workshopId = await demoWorkshop(db);
     return {
       origin,
       cookie,

@@ -3,9 +3,9 @@ import { spawn, type ChildProcess } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
 import { count, eq, sql } from 'drizzle-orm';
 import { openDatabase, type Database } from '@/db/connection';
-import { benchEvents, tickets } from '@/db/schema';
+import { benchDeeds, tickets } from '@/db/ticket-schema';
 import { NEXT } from './build';
-import type { Target } from './hostile';
+import type { Target } from './actions';
 import { freePort, pause, ROOT } from './house';
 
 export interface KillReport {
@@ -67,17 +67,17 @@ export async function killTrial(
   const { db, close } = openDatabase(databaseUrl, 'command');
   let server = await serve(environment, port, build);
   const send = async (): Promise<void> => {
-    const events = waiting.slice(0, 50);
-    const response = await fetch(`http://127.0.0.1:${port}/bench/${number}/events`, {
+    const deeds = waiting.slice(0, 50);
+    const response = await fetch(`http://127.0.0.1:${port}/bench/${number}/deeds`, {
       method: 'POST',
       headers: { 'content-type': 'application/json', cookie: target.cookie },
-      body: JSON.stringify({ madeFor: target.workshopId, known: 0, events }),
+      body: JSON.stringify({ madeFor: target.workshopId, known: 0, deeds }),
       signal: AbortSignal.timeout(5000),
     });
     if (!response.ok) throw new Error(String(response.status));
     await response.json();
-    for (const event of events) told.add((event as { id: string }).id);
-    waiting.splice(0, events.length);
+    for (const deed of deeds) told.add((deed as { id: string }).id);
+    waiting.splice(0, deeds.length);
   };
   try {
     for (let round = 0; round < rounds; round++) {
@@ -111,10 +111,10 @@ export async function killTrial(
       .from(tickets)
       .where(eq(tickets.number, number));
     const rows = await db
-      .select({ id: benchEvents.id, n: count() })
-      .from(benchEvents)
-      .where(sql`${benchEvents.ticketId} = ${ticket?.id} and ${benchEvents.bench} = ${bench}`)
-      .groupBy(benchEvents.id);
+      .select({ id: benchDeeds.id, n: count() })
+      .from(benchDeeds)
+      .where(sql`${benchDeeds.ticketId} = ${ticket?.id} and ${benchDeeds.bench} = ${bench}`)
+      .groupBy(benchDeeds.id);
     const there = new Set(rows.map(({ id }) => id));
     return {
       rounds,

@@ -4,6 +4,7 @@ import { makeBackup, refusalOf } from '@/db/backup/backup';
 import { openDatabase, type Database } from '@/db/connection';
 import { migrateDatabase, migratesRecords } from '@/db/migrate';
 import { giveRights, type Entrances } from '@/db/rights';
+import { signWith } from '@/db/walls';
 import { backupPlace } from './backups';
 import { ensureBuild } from './build';
 import { workDatabase } from './databases';
@@ -30,8 +31,9 @@ export async function bringUpToDate(
       console.log(`The tables change with this version; a backup of before is ${file}`);
     }
     await migrateDatabase(db);
-    await fill(db);
     const entrances = await giveRights(db, address, houseSecret());
+    signWith(entrances.wallKey);
+    await fill(db);
     if (!entrances.apart)
       console.log(
         'This server gives the application one role only, which owns the tables: row security is forced on it.',

@@ -2,11 +2,12 @@ import { spawnSync } from 'node:child_process';
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { describe, expect, it } from 'vitest';
+import { describe, expect, it, vi } from 'vitest';
 import wavefile from 'wavefile';
 import { chanceFrom } from '@/core/maths/chance';
 import { tappedBed } from '@/core/testing/tapped';
 import type { PlanData } from '@/formats/plan-report';
+import { obey } from './commands/line';
 import { ROOT } from './house';
 
 const FRAME = {
@@ -19,6 +20,7 @@ const FRAME = {
   holes: { head: { skip: [7, 9] }, throat: { skip: [7, 9] }, tieOff: ['8H', '6H', '6T'] },
 };
 
+/** As a process of its own. */
 function orthotens(args: readonly string[], input: unknown) {
   const { status, stdout, stderr } = spawnSync(
     process.execPath,
@@ -30,6 +32,39 @@ function orthotens(args: readonly string[], input: unknown) {
     },
   );
   return { status, stdout, stderr };
+}
+
+/** Without a process, which takes two seconds to start: what it prints, and its code. */
+function obeyed(args: readonly string[], input: unknown) {
+  const said = { stdout: '', stderr: '' };
+  const end = vi.spyOn(process, 'exit').mockImplementation((code) => {
+    throw new Ended(Number(code));
+  });
+  const out = vi.spyOn(console, 'log').mockImplementation((text: string) => {
+    said.stdout += `${text}\n`;
+  });
+  const err = vi.spyOn(console, 'error').mockImplementation((text: string) => {
+    said.stderr += `${text}\n`;
+  });
+  const folder = mkdtempSync(join(tmpdir(), 'orthotens-'));
+  const file = join(folder, 'input');
+  writeFileSync(file, typeof input === 'string' ? input : JSON.stringify(input));
+  try {
+    obey(args.map((each) => (each === '-' ? file : each)));
+    return { ...said, status: 0 };
+  } catch (error) {
+    if (!(error instanceof Ended)) throw error;
+    return { ...said, status: error.code };
+  } finally {
+    rmSync(folder, { recursive: true });
+    for (const spy of [end, out, err]) spy.mockRestore();
+  }
+}
+
+class Ended extends Error {
+  constructor(readonly code: number) {
+    super();
+  }
 }
 
 describe('the command without the interface', () => {
@@ -64,7 +99,7 @@ describe('the command without the interface', () => {
   });
 
   it('studies a frame whose skips nobody has read', () => {
-    const { stdout } = orthotens(['study', '-', '--json'], { ...FRAME, holes: undefined });
+    const { stdout } = obeyed(['study', '-', '--json'], { ...FRAME, holes: undefined });
     expect(JSON.parse(stdout)).toMatchObject({
       skips: { head: [7, 9], throat: [7, 9] },
       proposal: { from: 'usual spacing' },
@@ -90,7 +125,7 @@ describe('the command without the interface', () => {
     const folder = mkdtempSync(join(tmpdir(), 'orthotens-'));
     const file = join(folder, 'taps.wav');
     writeFileSync(file, wav.toBuffer());
-    const { status, stdout } = orthotens(['pitch', file, '--json'], '');
+    const { status, stdout } = obeyed(['pitch', file, '--json'], '');
     rmSync(folder, { recursive: true });
     expect(status).toBe(0);
     const { hz, sure } = JSON.parse(stdout) as { hz: number; sure: boolean };
@@ -101,14 +136,14 @@ describe('the command without the interface', () => {
   // Source: balance = Σmx/Σm and the parallel-axis theorem; the way back gives what was put on.
   it('works a balance out, and the masses that it takes back', () => {
     const racket = { massG: 300, balanceMm: 320, swingKgCm2: 300 };
-    const there = orthotens(['balance', '-', '--json'], {
+    const there = obeyed(['balance', '-', '--json'], {
       racket,
       parts: [{ massG: 10, atMm: 600 }],
     });
     expect(JSON.parse(there.stdout)).toMatchObject({
       after: { massG: 310, balanceMm: 329.032, swingKgCm2: 325 },
     });
-    const back = orthotens(['balance', '-', '--json'], {
+    const back = obeyed(['balance', '-', '--json'], {
       racket,
       target: { massG: 310, balanceMm: 329.032, swingKgCm2: 325 },
       places: [{ name: 'tip', atMm: 600, mostG: 20 }],
@@ -122,7 +157,7 @@ describe('the command without the interface', () => {
   // Source: common practice: the bow points to where there were no crosses yet.
   it('reads a finished bed, by its frame or by what the frame asks for', () => {
     const seen = { crossBow: { towards: 'head', mm: 4.5 } };
-    const byFrame = orthotens(['read-bed', '-', '--json'], { frame: FRAME, seen });
+    const byFrame = obeyed(['read-bed', '-', '--json'], { frame: FRAME, seen });
     expect(JSON.parse(byFrame.stdout)).toMatchObject({
       toDo: 'watch',
       stories: [
@@ -144,11 +179,15 @@ describe('the command without the interface', () => {
       ],
     });
     const bed = { mains: 18, mainsFinish: 'throat' };
-    const byFacts = orthotens(['read-bed', '-'], { bed, seen: { mains: 17 } });
+    const byFacts = obeyed(['read-bed', '-'], { bed, seen: { mains: 17 } });
     expect(byFacts.stdout).toMatch(
       /^\d+ %  The mains piece was too short, and was patched: one main is missing$/m,
     );
     expect(byFacts.stdout).toContain('Watch it');
+  });
+
+  it('ends a process with code 2 and its sentence where the input is bad', () => {
+    expect(orthotens(['study', '-'], '{"format":')).toMatchObject({ status: 2, stdout: '' });
   });
 
   it.each([
@@ -166,7 +205,7 @@ describe('the command without the interface', () => {
     [['restring', '-'], FRAME, 'Say study FRAME.json'],
     [['study', '-', '--loud'], FRAME, 'Unknown option'],
   ])('%j answers bad input with one sentence and code 2', (args, input, part) => {
-    const { status, stdout, stderr } = orthotens(args, input);
+    const { status, stdout, stderr } = obeyed(args, input);
     expect(status).toBe(2);
     expect(stdout).toBe('');
     expect(stderr).toContain(part);

@@ -14,11 +14,13 @@ if (file === undefined || more.length > 0 || !existsSync(file))
 
 await alone('start', async () => {
   const address = await workDatabase('workshop');
-  await stopServer('workshop');
-  const { tables, made } = await restoreBackup(resolve(file), address, tools()).catch(
-    (error: unknown) =>
-      fail(refusalOf(error) ?? (error instanceof Error ? error.message : String(error))),
-  );
+  let stopped = false;
+  const { tables, made } = await restoreBackup(resolve(file), address, tools(), async () => {
+    stopped = await stopServer('workshop');
+  }).catch((error: unknown) => {
+    const why = refusalOf(error) ?? (error instanceof Error ? error.message : String(error));
+    fail(stopped ? `${why}\nThe workshop was stopped for it: npm start opens it again.` : why);
+  });
   await bringUpToDate(address, async () => undefined);
   const rows = tables.reduce((sum, table) => sum + table.rows, 0);
   console.log(

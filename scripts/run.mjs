@@ -23,27 +23,39 @@ function run(command, args, stdio = 'inherit') {
   return status ?? 1;
 }
 
-const isInstalled = () => existsSync(stamp) && readFileSync(stamp, 'utf8') === lock;
+const [command = '', ...args] = process.argv.slice(2);
+
+/** What tests and measures has packages of its own; whoever works with the application does not wait for them. */
+const NEEDS_ALL = ['test', 'bench', 'formats', '--install-all'].includes(command);
+const INSTALLS = ['--install', '--install-all'];
+
+const [installedFrom, installed] = existsSync(stamp) ? readFileSync(stamp, 'utf8').split(' ') : [];
+/** Whoever had those of the tests keeps them. */
+const ALL = NEEDS_ALL || installed === 'all';
+
+const isInstalled = () => installedFrom === lock && (installed === 'all' || !NEEDS_ALL);
 
 function install() {
   // Another command may have installed while this one waited.
   if (isInstalled()) return 0;
   // On the error stream: what a command prints belongs to that command alone.
-  console.error('Installing packages …');
-  const args = ['ci', '--include=dev', '--no-audit', '--no-fund', '--loglevel=error'];
-  const status = run('npm', args, ['inherit', process.stderr, 'inherit']);
-  if (status === 0) writeFileSync(stamp, lock);
+  console.error(ALL ? 'Installing packages, those of the tests too …' : 'Installing packages …');
+  const which = ALL ? '--include=dev' : '--omit=dev';
+  const quiet = ['--no-audit', '--no-fund', '--loglevel=error'];
+  const status = run('npm', ['ci', which, ...quiet], ['inherit', process.stderr, 'inherit']);
+  if (status === 0) writeFileSync(stamp, `${lock} ${ALL ? 'all' : 'few'}`);
   return status;
 }
 
-if (process.argv[2] === '--install') process.exit(install());
+if (INSTALLS.includes(command)) process.exit(install());
 if (!isInstalled()) {
   // Two commands at once on a fresh clone: the kernel lets one install, and the other waits.
   const self = fileURLToPath(import.meta.url);
   const lockFile = join(root, 'package-lock.json');
-  const status = run('flock', [lockFile, process.execPath, self, '--install']);
+  const how = NEEDS_ALL ? '--install-all' : '--install';
+  const status = run('flock', [lockFile, process.execPath, self, how]);
   if (status !== 0) process.exit(status);
 }
 
-const [command, ...args] = process.argv.slice(2);
-process.exit(run(process.execPath, ['--import', 'tsx', `scripts/${command}.ts`, ...args]));
+const before = ['--import', 'tsx', '--import', './scripts/in-sentences.ts'];
+process.exit(run(process.execPath, [...before, `scripts/${command}.ts`, ...args]));

@@ -6,10 +6,16 @@
 import cluster from 'node:cluster';
 import { availableParallelism } from 'node:os';
 import { z } from 'zod';
+import { NO_PROXY, proxiesNamed } from '@/app/forwarded';
 import { NEXT } from './build';
 import { fail } from './house';
 
 const MOST = 4;
+/**
+ * A connection that nobody uses stays open for longer than the minute a proxy in front keeps it: closed here first, what is
+ * sent on it at that moment is lost. The framework passes actions on in the same way.
+ */
+const IDLE_CONNECTION_MS = 75_000;
 /** A build that cannot start at all must not be tried for ever. */
 const SHORTEST_LIFE_MS = 2000;
 
@@ -22,9 +28,14 @@ const asked = z.coerce
   .safeParse(process.env.ORTHOTENS_PROCESSES);
 if (!asked.success)
   fail('ORTHOTENS_PROCESSES is how many processes serve: a whole number, from 1.');
+if (!proxiesNamed(process.env.ORTHOTENS_PROXY)) fail(NO_PROXY);
 const processes = asked.data ?? Math.min(MOST, availableParallelism());
 
-cluster.setupPrimary({ exec: NEXT, args: ['start', ...process.argv.slice(2)], execArgv: [] });
+cluster.setupPrimary({
+  exec: NEXT,
+  args: ['start', '--keepAliveTimeout', String(IDLE_CONNECTION_MS), ...process.argv.slice(2)],
+  execArgv: [],
+});
 
 let stopping = false;
 function start(isFirst: boolean): void {
@@ -39,8 +50,10 @@ function start(isFirst: boolean): void {
 }
 for (let i = 0; i < processes; i++) start(i === 0);
 
-for (const signal of ['SIGTERM', 'SIGINT'] as const)
-  process.on(signal, () => {
-    stopping = true;
-    for (const worker of Object.values(cluster.workers ?? {})) worker?.process.kill(signal);
-  });
+function end(signal: NodeJS.Signals): void {
+  stopping = true;
+  for (const worker of Object.values(cluster.workers ?? {})) worker?.process.kill(signal);
+}
+for (const signal of ['SIGTERM', 'SIGINT'] as const) process.on(signal, () => end(signal));
+// Whoever keeps it (`keep.ts`) is gone.
+process.on('disconnect', () => end('SIGTERM'));

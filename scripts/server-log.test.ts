@@ -20,7 +20,14 @@ it('what people wrote does not reach the log, in a query, its parameters or its 
     code: '22P02',
     detail: 'Key (name)=(Ada Secret) already exists.',
   });
-  console.error('⨯', new DrizzleQueryError('select $1', ['Ada Secret'], cause));
+  const failed = new DrizzleQueryError('select $1', ['Ada Secret'], cause);
+  console.error('⨯', failed);
+  // As another bundle's class, as the cause of something else, and as the text that some library makes of it.
+  console.error(
+    Object.assign(new Error(failed.message), { query: 'select $1', params: ['Ada Secret'] }),
+  );
+  console.error(new Error('The page failed.', { cause: failed }));
+  console.error(`ERROR: ${failed.message}`);
   vi.restoreAllMocks();
   const log = said.flat().map(String).join('\n');
   expect(log).toContain('Failed query: select $1');

@@ -1,6 +1,6 @@
 /** Everything that must hold, in one run; ends with one line that counts. */
 import { spawn } from 'node:child_process';
-import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
+import { existsSync, mkdirSync, readdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { z } from 'zod';
 import { fillWithDemo } from '@/db/demo/fill';
@@ -14,6 +14,8 @@ import { serverEnvironment } from './server';
 import { deskEnvironment } from './stand-in';
 
 const INTERFACE_REPORT = join(HOUSE, 'interface-tests.json');
+
+const LONGEST_PAGE = 6000;
 
 interface Count {
   readonly passed: number;
@@ -71,11 +73,9 @@ async function check(
   return { passed: 1, failed: 0 };
 }
 
-async function productionBuild(typesAreGood: boolean): Promise<Count> {
+async function productionBuild(): Promise<Count> {
   const started = Date.now();
   console.log('\n── production build');
-  // They were checked already, and are not checked twice.
-  if (typesAreGood) process.env.ORTHOTENS_TYPES_CHECKED = '1';
   const { good } = await ensureBuild('.next-test');
   console.log(`── production build: ${good ? 'passed' : 'FAILED'} in ${seconds(started)}`);
   return good ? { passed: 1, failed: 0 } : { passed: 0, failed: 1 };
@@ -124,6 +124,16 @@ async function unitTests(project: 'pure' | 'database', url: string): Promise<Cou
   return { passed: counted?.numPassedTests ?? 0, failed: ran ? failed : Math.max(1, failed) };
 }
 
+/** What stood on the page where a test failed: whoever reads this may not have the machine. */
+function showPages(): void {
+  const folder = join(HOUSE, 'interface-tests');
+  for (const test of existsSync(folder) ? readdirSync(folder) : []) {
+    const file = join(folder, test, 'error-context.md');
+    if (existsSync(file))
+      console.log(`\n── ${test}\n${readFileSync(file, 'utf8').slice(0, LONGEST_PAGE)}`);
+  }
+}
+
 async function interfaceTests(): Promise<Count> {
   ensureChromium();
   const url = await testDatabase('interface tests');
@@ -147,6 +157,7 @@ async function interfaceTests(): Promise<Count> {
     ORTHOTENS_CHROMIUM: CHROMIUM,
     PLAYWRIGHT_JSON_OUTPUT_FILE: INTERFACE_REPORT,
   });
+  if (!ran) showPages();
   const stats = report(INTERFACE_REPORT, interfaceReport)?.stats;
   const failed = (stats?.unexpected ?? 0) + (stats?.flaky ?? 0);
   return { passed: stats?.expected ?? 0, failed: ran ? failed : Math.max(1, failed) };
@@ -168,10 +179,7 @@ const counts: Count[] = await Promise.all([
 const url = await testDatabase('unit tests');
 counts.push(await unitTests('pure', url));
 // Each of these two keeps one core busy.
-const [build, database] = await Promise.all([
-  productionBuild(counts[3]?.failed === 0),
-  unitTests('database', url),
-]);
+const [build, database] = await Promise.all([productionBuild(), unitTests('database', url)]);
 counts.push(build, database);
 if (build.failed === 0) counts.push(await interfaceTests());
 

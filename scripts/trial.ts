@@ -6,6 +6,7 @@ import { fillWithDemo } from '@/db/demo/fill';
 import { ensureBuild } from './build';
 import { testDatabase } from './databases';
 import { fail, freePort } from './house';
+import { playEvil } from './evil-stringer';
 import { beHostile } from './hostile';
 import { targetAt } from './hostile-target';
 import { killTrial, serve } from './kill-trial';
@@ -37,7 +38,11 @@ export function tryFrames(count: number): boolean {
 }
 
 /** A server of the trial's own, over an invented workshop that nobody minds. */
-export async function tryServer(requests: number, rounds: number): Promise<boolean> {
+export async function tryServer(
+  requests: number,
+  evilTries: number,
+  rounds: number,
+): Promise<boolean> {
   const url = await testDatabase('interface tests');
   const environment = serverEnvironment(url, await bringUpToDate(url, fillWithDemo));
   if (!(await ensureBuild(BUILD)).good) fail('The build failed; the lines above say why.');
@@ -45,6 +50,12 @@ export async function tryServer(requests: number, rounds: number): Promise<boole
   const origin = `http://127.0.0.1:${port}`;
   const server = await serve(environment, port, BUILD);
   const target = await targetAt(origin, url, BUILD, 'all');
+  const evil = await playEvil(target, url, evilTries, 11).catch((error: unknown) => {
+    server.kill('SIGKILL');
+    throw error;
+  });
+  console.log(`An evil stringer: ${evil.tries} tries, got ${evil.got.length}`);
+  for (const each of evil.got.slice(0, 20)) console.log(`  ${each}`);
   const hostile = await beHostile(target, requests, 3).finally(() => server.kill('SIGKILL'));
   console.log(
     `Hostile requests: ${hostile.requests}, answered ${JSON.stringify(hostile.statuses)}, faults ${hostile.faults.length}`,
@@ -52,5 +63,5 @@ export async function tryServer(requests: number, rounds: number): Promise<boole
   for (const fault of hostile.faults.slice(0, 20)) console.log(`  ${fault}`);
   const killed = await killTrial(target, url, environment, BUILD, rounds);
   console.log(`Kills: ${JSON.stringify(killed)}`);
-  return hostile.faults.length + killed.lost + killed.doubled === 0;
+  return evil.got.length + hostile.faults.length + killed.lost + killed.doubled === 0;
 }

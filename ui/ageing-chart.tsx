@@ -1,4 +1,5 @@
-import { area, line, scaleLinear } from 'd3';
+import { scaleLinear } from 'd3-scale';
+import { area, line } from 'd3-shape';
 import { formatTension, inTensionUnit, type TensionUnit } from '@/core/measure/units';
 
 export interface AgeingChartProps {
@@ -31,7 +32,7 @@ const WEEK = 7;
 /** What a bed has left of its tension, from the last knot on: a band in which four of five lie, never a line that pretends. */
 export function AgeingChart({ curve, setN, unit, today, due, ends, measured }: AgeingChartProps) {
   const last = curve.at(-1)?.day ?? 1;
-  const figure = (lost: number) => inTensionUnit(setN * (1 - lost), unit, 0.01);
+  const figure = (lost: number) => inTensionUnit(setN * (1 - lost), unit, 0.1);
   const lowest = Math.min(figure(ends), ...curve.map(({ high }) => figure(high)));
   const x = scaleLinear([0, last], [LEFT, WIDTH - RIGHT]);
   const y = scaleLinear([lowest - 0.4, figure(0) + 0.4], [HEIGHT - BOTTOM, TOP]);
@@ -113,10 +114,11 @@ export function AgeingChart({ curve, setN, unit, today, due, ends, measured }: A
               strokeDasharray={dash}
             />
             <text
-              x={x(day)}
+              x={x(day) < LEFT + 24 ? x(day) + 6 : x(day)}
               y={TOP - 10 + (Math.abs(x(today) - x(due)) < 44 ? i * 11 : 0)}
               fontSize={12}
-              textAnchor={x(day) > WIDTH - 60 ? 'end' : 'middle'}
+              // Beside the unit of the axis, not in one word with it.
+              textAnchor={x(day) > WIDTH - 60 ? 'end' : x(day) < LEFT + 24 ? 'start' : 'middle'}
               className="fill-ink"
             >
               {text}

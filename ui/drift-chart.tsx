@@ -1,4 +1,6 @@
-import { extent, line, scaleLinear, scaleUtc } from 'd3';
+import { extent } from 'd3-array';
+import { scaleLinear, scaleUtc } from 'd3-scale';
+import { line } from 'd3-shape';
 import { offBy, type MachineCheck } from '@/core/house/calibration';
 import { formatDay } from '@/core/measure/promised-time';
 

@@ -1,6 +1,8 @@
 'use client';
 
-import { line, scaleLinear, scaleUtc, extent } from 'd3';
+import { extent } from 'd3-array';
+import { scaleLinear, scaleUtc } from 'd3-scale';
+import { line } from 'd3-shape';
 import { formatDay } from '@/core/measure/promised-time';
 import {
   formatTicket,

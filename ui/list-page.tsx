@@ -9,25 +9,13 @@ interface ListPageProps {
   readonly children: ReactNode;
 }
 
-/** A plain list with a box to find in it; the search stands in the address, so it can be kept. */
+/** A plain list with a box to find in it. */
 export function ListPage({ title, search, searchLabel, add, children }: ListPageProps) {
   return (
     <main className="px-6 py-6">
       <div className="flex flex-wrap items-end gap-6">
         <h1 className="figure text-4xl">{title}</h1>
-        <form className="grow" role="search">
-          <label className="label block" htmlFor="find">
-            {searchLabel}
-          </label>
-          <input
-            id="find"
-            name="find"
-            type="search"
-            defaultValue={search}
-            autoComplete="off"
-            className="border-edge bg-sheet w-full max-w-md border-b-2 px-2 py-1.5"
-          />
-        </form>
+        <FindForm search={search} label={searchLabel} />
         {add && (
           <Link href={add.href} className="bg-ink text-paper px-5 py-2 font-medium">
             {add.text}
@@ -38,6 +26,28 @@ export function ListPage({ title, search, searchLabel, add, children }: ListPage
     </main>
   );
 }
+
+interface FindFormProps {
+  readonly search: string;
+  readonly label: string;
+}
+
+/** A box to find in a list; the search stands in the address, so it can be kept. */
+export const FindForm = ({ search, label }: FindFormProps) => (
+  <form className="grow" role="search">
+    <label className="label block" htmlFor="find">
+      {label}
+    </label>
+    <input
+      id="find"
+      name="find"
+      type="search"
+      defaultValue={search}
+      autoComplete="off"
+      className="border-edge bg-sheet w-full max-w-md border-b-2 px-2 py-1.5"
+    />
+  </form>
+);
 
 interface PagesProps {
   /** The list, with what is looked for in it. */
@@ -74,6 +84,17 @@ export function Pages({ path, find = '', page, more }: PagesProps) {
   );
 }
 
+interface CutOffProps {
+  readonly rows: readonly unknown[];
+  /** How many of them are shown. */
+  readonly most: number;
+  readonly children: ReactNode;
+}
+
+/** A list that was cut off says so. */
+export const CutOff = ({ rows, most, children }: CutOffProps) =>
+  rows.length > most && <p className="label mt-1">{children}</p>;
+
 interface TableProps {
   readonly head: readonly string[];
   readonly empty: string;
@@ -84,17 +105,25 @@ interface TableProps {
 export function Table({ head, empty, rows }: TableProps) {
   if (rows.length === 0) return <p className="border-hair text-soft border-t py-6">{empty}</p>;
   return (
-    <table className="w-full text-left max-sm:block">
-      <thead className="max-sm:hidden">
+    <table className="w-full text-left max-md:block">
+      <thead className="max-md:hidden">
         <tr>
-          {head.map((name) => (
-            <th key={name} scope="col" className="label border-edge border-b py-1 pr-6 font-normal">
-              {name}
-            </th>
-          ))}
+          {head.map((name) =>
+            name === '' ? (
+              <td key="" className="border-edge border-b" />
+            ) : (
+              <th
+                key={name}
+                scope="col"
+                className="label border-edge border-b py-1 pr-4 font-normal xl:pr-6"
+              >
+                {name}
+              </th>
+            ),
+          )}
         </tr>
       </thead>
-      <tbody className="max-sm:block">
+      <tbody className="max-md:block">
         {rows.map(({ key, cells }) => (
           <tr key={key} className="list-row">
             {cells.map((cell, i) => (

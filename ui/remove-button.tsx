@@ -2,7 +2,7 @@
 
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { say } from './say';
+import { say, sayDone } from './say';
 import { useOnlySeen } from './form/only-seen';
 import { isDone } from './is-done';
 import { useAwake } from './use-awake';
@@ -32,10 +32,8 @@ export function RemoveButton({ what, remove, restore, listHref }: RemoveButtonPr
   const takeOut = async () => {
     setWorking(true);
     if (await isDone(remove, 'Nothing was removed.')) {
-      say(`The ${what} is removed.`, {
-        duration: 15_000,
-        ...(restore && { action: { label: 'Undo', onClick: () => void putBack() } }),
-      });
+      if (restore) sayDone(`The ${what} is removed.`, () => void putBack());
+      else say(`The ${what} is removed.`);
       router.push(listHref);
       router.refresh();
     }

@@ -25,3 +25,8 @@ const TAKES_KEYS =
 /** Whether the focus is on something that has a use for keys of its own. */
 export const takesKeys = (target: EventTarget | null): boolean =>
   target instanceof HTMLElement && target.closest(TAKES_KEYS) !== null;
+
+/** Whether letters that are typed there make a text. */
+export const takesLetters = (target: EventTarget | null): boolean =>
+  target instanceof HTMLElement &&
+  target.closest('input, textarea, select, [contenteditable]') !== null;

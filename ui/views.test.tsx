@@ -111,7 +111,7 @@ describe('the study of a frame', () => {
   });
   it('lists the proposals with their shares, and says when nothing was ruled', () => {
     const list = text(renderToStaticMarkup(<Proposals bed={bedOf({})} />));
-    expect(list).toContain('From the usual spacing, nothing ruled.');
+    expect(list).toContain('What is usual for this pattern.');
     expect(list).toContain('7H 9H · 7T 9T as drawn');
   });
   it('tells what was read from what the usual spacing would have', () => {

@@ -9,7 +9,12 @@ import { placeName } from '@/core/path/segments';
 import { isMain, type MainName, type StringName } from '@/core/terms/string-name';
 import { strungAfter, type Sequence } from '@/core/bench/sequence';
 import { english } from '@/core/terms/words/english';
-import { inTensionUnit, type LengthSystem, type TensionUnit } from '@/core/measure/units';
+import {
+  formatTension,
+  tensionFigure,
+  type LengthSystem,
+  type TensionUnit,
+} from '@/core/measure/units';
 import { BedDrawing } from '@/ui/bed/bed-drawing';
 import { useLowLight } from './use-low-light';
 
@@ -58,11 +63,14 @@ export function BenchFrame({
   const step = steps[done];
   // The head's reading draws this anew many times a second; what is in changes with the step alone.
   const strung = useMemo(() => strungAfter(sequence, done), [sequence, done]);
-  // The drawing shows what is in and, bright, the string in hand.
-  const pulls = step?.kind === 'pull' || step?.kind === 'pull again';
-  const inHand = pulls && !secret ? step.string : undefined;
+  // The drawing shows what is in, what this step weaves or threads and, bright, the string in hand.
+  const inHand = secret ? undefined : step?.string;
+  const threaded =
+    secret || step?.kind !== 'start'
+      ? []
+      : step.actions.flatMap((action) => (action.do === 'thread' ? [action.string] : []));
   const drawn = [
-    ...strung.filter((string) => string !== inHand),
+    ...[...strung, ...threaded].filter((string) => string !== inHand),
     ...(inHand === undefined ? [] : [inHand]),
   ];
   const tied = steps
@@ -123,6 +131,8 @@ export function BenchFrame({
             strung={drawn.length}
             lengthSystem={lengthSystem}
             className="h-full"
+            inked={inHand}
+            still
           />
         </div>
       </div>
@@ -157,12 +167,15 @@ export function StepInHand({
   step: { words, pullN: n, string, from, at, why, caution, notes = [], tips = [] },
   hands,
   unit,
+  dial,
   small = false,
 }: {
   readonly step: BenchStep;
   /** What is done with the clamps. */
   readonly hands?: string | undefined;
   readonly unit: TensionUnit;
+  /** What is set on the machine for it, N, where its last check says another figure than the aim. */
+  readonly dial?: number | undefined;
   /** Leaves room for what else stands there. */
   readonly small?: boolean;
 }) {
@@ -176,8 +189,14 @@ export function StepInHand({
               small ? 'text-[min(20vw,18vh,9rem)]' : 'text-[min(28vw,26vh,13rem)]',
             )}
           >
-            {inTensionUnit(n, unit)}
+            {tensionFigure(dial ?? n, unit)}
             <span className="text-[min(6vw,2.25rem)]"> {unit}</span>
+          </span>
+        )}
+        {n !== undefined && dial !== undefined && (
+          <span className="bench-line">
+            <span className="label">on the dial; aim </span>
+            <span className="figure">{formatTension(n, unit)}</span>
           </span>
         )}
         {string !== undefined && (

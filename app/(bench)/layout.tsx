@@ -2,7 +2,7 @@ import type { ReactNode } from 'react';
 import { findAnything } from '@/app/(house)/find';
 import { openWorkshop } from '@/app/identity/at-work';
 import { Lock } from '@/app/identity/lock';
-import { may } from '@/core/house/policy';
+import { may } from '@/core/house/role-rights';
 import { FindAtTheBench } from '@/ui/shell/find-at-the-bench';
 
 export const dynamic = 'force-dynamic';

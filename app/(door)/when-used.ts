@@ -10,6 +10,9 @@ export const CodePad = dynamic(() => import('./code-pad').then((part) => part.Co
 export const FirstStartForm = dynamic(() =>
   import('./first-start/first-start-form').then((part) => part.FirstStartForm),
 );
+export const NewcomerForm = dynamic(() =>
+  import('./invited/newcomer-form').then((part) => part.NewcomerForm),
+);
 export const AskForm = dynamic(() =>
   import('./new-password/new-password-form').then((part) => part.AskForm),
 );
@@ -19,6 +22,7 @@ export const NewPasswordForm = dynamic(() =>
 export const SignInForm = dynamic(() =>
   import('./sign-in/sign-in-form').then((part) => part.SignInForm),
 );
+export const ProveForm = dynamic(() => import('./prove/prove-form').then((part) => part.ProveForm));
 export const AnotherWorkshop = dynamic(() =>
   import('./workshops/another-workshop').then((part) => part.AnotherWorkshop),
 );

@@ -1,8 +1,9 @@
 import type { ReactNode } from 'react';
 import { openWorkshop } from '@/app/identity/at-work';
 import { Lock } from '@/app/identity/lock';
-import { may, type Deed } from '@/core/house/policy';
+import { may, type Right } from '@/core/house/role-rights';
 import type { Finding } from '@/ui/shell/palette';
+import { StillInHand } from '@/ui/form/still-in-hand';
 import { FocusOnMove } from '@/ui/shell/focus-on-move';
 import { Sayings } from '@/ui/shell/sayings';
 import { TopBar } from '@/ui/shell/top-bar';
@@ -11,58 +12,58 @@ import { findAnything } from './find';
 /** Everything in the house is read afresh for each request. */
 export const dynamic = 'force-dynamic';
 
-const PLACES: readonly { readonly href: string; readonly name: string; readonly deed: Deed }[] = [
-  { href: '/', name: 'Today', deed: 'see the day' },
-  { href: '/clients', name: 'Clients', deed: 'see clients' },
-  { href: '/rackets', name: 'Rackets', deed: 'see clients' },
-  { href: '/frames', name: 'Frames', deed: 'see frames' },
-  { href: '/strings', name: 'Strings', deed: 'see strings' },
-  { href: '/jobs', name: 'Jobs', deed: 'see records' },
-  { href: '/money', name: 'Money', deed: 'see the money' },
-  { href: '/workshop', name: 'Workshop', deed: 'change the workshop' },
+const PLACES: readonly { readonly href: string; readonly name: string; readonly right: Right }[] = [
+  { href: '/', name: 'Today', right: 'see the day' },
+  { href: '/clients', name: 'Clients', right: 'see clients' },
+  { href: '/rackets', name: 'Rackets', right: 'see clients' },
+  { href: '/frames', name: 'Frames', right: 'see frames' },
+  { href: '/strings', name: 'Strings', right: 'see strings' },
+  { href: '/jobs', name: 'Jobs', right: 'see records' },
+  { href: '/money', name: 'Money', right: 'see the money' },
+  { href: '/workshop', name: 'Workshop', right: 'change the workshop' },
 ];
 /** Where the machines are found by who has no page of the workshop. */
 const MACHINES = { href: '/workshop/machines', name: 'Machines' };
 const PRACTICE = { href: '/practice', name: 'Practice' };
 
 /** What the palette offers beside what it finds. */
-const ACTIONS: readonly (Finding & { readonly deed: Deed })[] = [
-  { href: '/take-in', kind: 'do', text: 'Take a racket in', deed: 'take in' },
-  { href: '/', kind: 'go', text: 'Today', deed: 'see the day' },
-  { href: '/clients/new', kind: 'do', text: 'Add a client', deed: 'change clients' },
-  { href: '/frames/new', kind: 'do', text: 'Enter a frame', deed: 'change frames' },
-  { href: '/strings/new', kind: 'do', text: 'Add a string', deed: 'change strings' },
-  { href: '/jobs', kind: 'go', text: 'Jobs on record', deed: 'see records' },
-  { href: '/workshop', kind: 'go', text: 'Workshop', deed: 'change the workshop' },
-  { href: '/money', kind: 'go', text: 'The close of the day', deed: 'see the money' },
-  { href: '/outbox', kind: 'go', text: 'Messages to clients', deed: 'write to clients' },
+const ACTIONS: readonly (Finding & { readonly right: Right })[] = [
+  { href: '/take-in', kind: 'do', text: 'Take a racket in', right: 'take in' },
+  { href: '/', kind: 'go', text: 'Today', right: 'see the day' },
+  { href: '/clients/new', kind: 'do', text: 'Add a client', right: 'change clients' },
+  { href: '/frames/new', kind: 'do', text: 'Enter a frame', right: 'change frames' },
+  { href: '/strings/new', kind: 'do', text: 'Add a string', right: 'change strings' },
+  { href: '/jobs', kind: 'go', text: 'Jobs on record', right: 'see records' },
+  { href: '/workshop', kind: 'go', text: 'Workshop', right: 'change the workshop' },
+  { href: '/money', kind: 'go', text: 'The close of the day', right: 'see the money' },
+  { href: '/outbox', kind: 'go', text: 'Messages to clients', right: 'write to clients' },
   {
     href: '/workshop/papers',
     kind: 'go',
     text: 'Papers and prices',
-    deed: 'change the workshop',
+    right: 'change the workshop',
   },
-  { href: '/shelf', kind: 'go', text: 'Shelf: stock and what to order', deed: 'see strings' },
-  { href: '/workshop/house-rules', kind: 'go', text: 'House rules', deed: 'see house rules' },
-  { href: '/workshop/machines', kind: 'go', text: 'Machines', deed: 'see machines' },
-  { href: '/events', kind: 'go', text: 'Events: tournaments by the bag', deed: 'see tickets' },
-  { href: '/workshop/benches', kind: 'go', text: 'Benches and their hours', deed: 'see machines' },
-  { href: '/workshop/people', kind: 'go', text: 'People', deed: 'change people' },
-  { href: '/workshop/trail', kind: 'go', text: 'Every change', deed: 'see the trail' },
-  { href: '/practice', kind: 'go', text: 'Practice at the bench', deed: 'practise' },
-  { href: '/same-feel', kind: 'do', text: 'Same feel on another frame', deed: 'set up' },
+  { href: '/shelf', kind: 'go', text: 'Shelf: stock and what to order', right: 'see strings' },
+  { href: '/workshop/house-rules', kind: 'go', text: 'House rules', right: 'see house rules' },
+  { href: '/workshop/machines', kind: 'go', text: 'Machines', right: 'see machines' },
+  { href: '/events', kind: 'go', text: 'Events: tournaments by the bag', right: 'see tickets' },
+  { href: '/workshop/benches', kind: 'go', text: 'Benches and their hours', right: 'see machines' },
+  { href: '/workshop/people', kind: 'go', text: 'People', right: 'change people' },
+  { href: '/workshop/trail', kind: 'go', text: 'Every change', right: 'see the trail' },
+  { href: '/practice', kind: 'go', text: 'Practice at the bench', right: 'practise' },
+  { href: '/same-feel', kind: 'do', text: 'Same feel on another frame', right: 'set up' },
   {
     href: '/strings/import',
     kind: 'do',
     text: 'Bring strings in from a table',
-    deed: 'change strings',
+    right: 'change strings',
   },
-  { href: '/me', kind: 'go', text: 'Your password, code and passkeys', deed: 'see the day' },
+  { href: '/me', kind: 'go', text: 'Your password, code and passkeys', right: 'see the day' },
 ];
 
 export default async function HouseLayout({ children }: { readonly children: ReactNode }) {
   const { workshop, person, role } = await openWorkshop();
-  const places = PLACES.filter(({ deed }) => may(role, deed)).map(({ href, name }) => ({
+  const places = PLACES.filter(({ right }) => may(role, right)).map(({ href, name }) => ({
     href,
     name,
   }));
@@ -75,7 +76,7 @@ export default async function HouseLayout({ children }: { readonly children: Rea
         person={person.name}
         places={places}
         takesIn={may(role, 'take in')}
-        actions={ACTIONS.filter(({ deed }) => may(role, deed)).map(({ href, kind, text }) => ({
+        actions={ACTIONS.filter(({ right }) => may(role, right)).map(({ href, kind, text }) => ({
           href,
           kind,
           text,
@@ -84,6 +85,7 @@ export default async function HouseLayout({ children }: { readonly children: Rea
       />
       <FocusOnMove />
       {children}
+      <StillInHand />
       <Lock />
       <Sayings />
     </>

@@ -9,7 +9,7 @@ import { StringsMissing } from './day/strings-missing';
 import { dayOf, type Day } from './day/day-of';
 import { DueSection } from './due/due-section';
 import { wallOf } from '@/core/queue/clock';
-import { may } from '@/core/house/policy';
+import { may } from '@/core/house/role-rights';
 import { formatWall, wallTime } from '@/core/measure/promised-time';
 import type { TicketTension } from '@/core/measure/units';
 import type { ListedTicket } from '@/db/tickets';
@@ -17,7 +17,7 @@ import { payWords } from '@/core/papers/payment';
 import { Press } from '@/ui/press';
 import { answerWish } from './wish-actions';
 import { FirstSteps } from './first-steps';
-import { RowLink, Table } from '@/ui/list-page';
+import { CutOff, RowLink, Table } from '@/ui/list-page';
 import { TicketFigure } from '@/ui/ticket-figure';
 
 function tensionOf({ mainN, crossN, tensionUnit }: ListedTicket): TicketTension | undefined {
@@ -49,7 +49,7 @@ export default async function TodayPage() {
   const { workshop, tickets, machines, jobs, clientLinks, role } = house;
   const hands = may(role, 'hand over');
   const [waiting, wishes] = hands
-    ? await Promise.all([jobs.uncollected(SHOWN), clientLinks.openWishes()])
+    ? await Promise.all([jobs.uncollected(SHOWN + 1), clientLinks.openWishes(SHOWN + 1)])
     : [[], []];
   const now = wallTime(new Date(), workshop.timeZone);
   const [open, day, events] = await Promise.all([
@@ -157,7 +157,7 @@ export default async function TodayPage() {
           <Table
             head={['Strung', 'Job', 'Client', 'Racket', 'Tension', 'Payment']}
             empty=""
-            rows={waiting.map((job) => ({
+            rows={waiting.slice(0, SHOWN).map((job) => ({
               key: String(job.number),
               cells: [
                 formatWall(wallTime(job.closedAt, workshop.timeZone), now),
@@ -173,6 +173,12 @@ export default async function TodayPage() {
               ],
             }))}
           />
+          <CutOff rows={waiting} most={SHOWN}>
+            These have waited longest.{' '}
+            <Link href="/jobs?state=not%20collected&down=no" className="underline">
+              All that were not collected
+            </Link>
+          </CutOff>
         </section>
       )}
       {/* It goes through every bed that is out: the day does not wait for it. */}
@@ -183,20 +189,25 @@ export default async function TodayPage() {
           <Table
             head={['Since', 'Client', 'Racket', 'A word', '']}
             empty=""
-            rows={wishes.map(({ id, at, clientName, frameName, mark, text, racketId }) => ({
-              key: id,
-              cells: [
-                formatWall(wallTime(at, workshop.timeZone), now),
-                clientName,
-                <RowLink key="racket" href={`/take-in?racket=${racketId}`}>
-                  {frameName}
-                  {mark && `, ${mark}`}
-                </RowLink>,
-                text,
-                <Press key="seen" action="Seen" press={answerWish.bind(null, workshop.id, id)} />,
-              ],
-            }))}
+            rows={wishes
+              .slice(0, SHOWN)
+              .map(({ id, at, clientName, frameName, mark, text, racketId }) => ({
+                key: id,
+                cells: [
+                  formatWall(wallTime(at, workshop.timeZone), now),
+                  clientName,
+                  <RowLink key="racket" href={`/take-in?racket=${racketId}`}>
+                    {frameName}
+                    {mark && `, ${mark}`}
+                  </RowLink>,
+                  text,
+                  <Press key="seen" action="Seen" press={answerWish.bind(null, workshop.id, id)} />,
+                ],
+              }))}
           />
+          <CutOff rows={wishes} most={SHOWN}>
+            These came first; others come up when one of them is seen.
+          </CutOff>
         </section>
       )}
     </main>

@@ -39,6 +39,12 @@ export const CorrectionForm = dynamic(() =>
 export const PaymentForm = dynamic(() =>
   import('./jobs/[number]/payment-form').then((part) => part.PaymentForm),
 );
+export const LineForm = dynamic(() =>
+  import('./jobs/[number]/amend-forms').then((part) => part.LineForm),
+);
+export const VoidForm = dynamic(() =>
+  import('./jobs/[number]/amend-forms').then((part) => part.VoidForm),
+);
 export const JobImportForm = dynamic(() =>
   import('./jobs/import/import-form').then((part) => part.JobImportForm),
 );
@@ -47,6 +53,7 @@ export const CodeForm = dynamic(() => import('./me/code-form').then((part) => pa
 export const PasswordForm = dynamic(() =>
   import('./me/password-form').then((part) => part.PasswordForm),
 );
+export const SecondStep = dynamic(() => import('./me/second-step').then((part) => part.SecondStep));
 export const MainsPanel = dynamic(() =>
   import('./rackets/[id]/ageing/mains-panel').then((part) => part.MainsPanel),
 );
@@ -104,11 +111,8 @@ export const FromLibrary = dynamic(() =>
 export const HandOverForm = dynamic(() =>
   import('./tickets/[number]/hand-over/hand-over-form').then((part) => part.HandOverForm),
 );
-export const ExtraForm = dynamic(() =>
-  import('./tickets/[number]/inspect/extra-form').then((part) => part.ExtraForm),
-);
-export const InspectionForm = dynamic(() =>
-  import('./tickets/[number]/inspect/inspection-form').then((part) => part.InspectionForm),
+export const InspectForm = dynamic(() =>
+  import('./tickets/[number]/inspect/inspect-form').then((part) => part.InspectForm),
 );
 export const PhotoPanel = dynamic(() =>
   import('./tickets/[number]/inspect/photo-panel').then((part) => part.PhotoPanel),

@@ -1,4 +1,14 @@
+import { doesAnswer } from '@/db/connection';
+
 export const dynamic = 'force-dynamic';
 
-/** Says that the server is up and which start it is of; the start commands wait for it. */
-export const GET = (): Response => new Response(`orthotens ${process.env.ORTHOTENS_RUN ?? ''}`);
+/** Says which start this server is of, and whether the database answers it; the start commands wait for both. */
+export async function GET(): Promise<Response> {
+  const self = `orthotens ${process.env.ORTHOTENS_RUN ?? ''}`;
+  return (await doesAnswer())
+    ? new Response(self)
+    : new Response(`${self}: the database does not answer.`, {
+        status: 503,
+        headers: { 'retry-after': '3' },
+      });
+}

@@ -2,7 +2,7 @@ interface Answered {
   readonly error: { readonly message?: string | undefined; readonly status: number } | null;
 }
 
-const NO_ANSWER = 'The workshop’s server does not answer. Nothing was done: try again.';
+export const NO_ANSWER = 'The workshop’s server does not answer. Nothing was done: try again.';
 
 /** Why a door did not open, in words of this application; undefined where it did. */
 export function refusalIn({ error }: Answered): string | undefined {
@@ -15,23 +15,31 @@ export function refusalIn({ error }: Answered): string | undefined {
   return error.message ?? 'That did not work.';
 }
 
-/** A door of this application's own. */
-export async function askDoor(
-  path: '/hands/change' | '/hands/lock' | '/hands/watch' | '/sign-in/demo',
-  body: object = {},
-): Promise<string | undefined> {
-  try {
-    const answer = await fetch(`/doors${path}`, {
-      method: 'POST',
-      headers: { 'Content-Type': 'application/json' },
-      body: JSON.stringify(body),
-    });
-    if (answer.ok) return undefined;
-    const said = (await answer.json().catch(() => ({}))) as { readonly message?: string };
-    return refusalIn({ error: { message: said.message, status: answer.status } });
-  } catch {
-    return NO_ANSWER;
-  }
+type OwnDoor =
+  | '/hands/change'
+  | '/hands/lock'
+  | '/hands/watch'
+  | '/hands/prove'
+  | '/hands/here'
+  | '/sign-in/demo';
+
+/** Asks a door of this application's own; undefined where nobody answers. */
+export const knock = (path: OwnDoor, body: object = {}): Promise<Response | undefined> =>
+  fetch(`/doors${path}`, {
+    method: 'POST',
+    headers: { 'Content-Type': 'application/json' },
+    body: JSON.stringify(body),
+    // Who locks and opens another page at once has locked.
+    keepalive: true,
+  }).catch(() => undefined);
+
+/** The same, as the sentence that says why it did not open; undefined where it did. */
+export async function askDoor(path: OwnDoor, body: object = {}): Promise<string | undefined> {
+  const answer = await knock(path, body);
+  if (!answer) return NO_ANSWER;
+  if (answer.ok) return undefined;
+  const said = (await answer.json().catch(() => ({}))) as { readonly message?: string };
+  return refusalIn({ error: { message: said.message, status: answer.status } });
 }
 
 /** Makes the whole page anew, so that nothing of who was here before is left in it. */

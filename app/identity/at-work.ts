@@ -2,14 +2,17 @@
 import { cookies, headers } from 'next/headers';
 import { forbidden, redirect } from 'next/navigation';
 import { cache } from 'react';
-import { may, type Deed, type Role } from '@/core/house/policy';
+import { may, type Right, type Role, type SessionProof } from '@/core/house/role-rights';
+import { PATH_HEADER } from '@/app/doors';
 import { database } from '@/db/connection';
-import { isAnybodyKnown } from '@/db/doors';
+import { isAnybodyKnown, seen } from '@/db/doors';
 import { membershipsOf, type Membership } from '@/db/members';
 import { behindWalls } from '@/db/walls';
 import { openTo, type OpenWorkshop } from '@/db/workshop';
 import { auth } from './auth';
+import { lacksSecondStep, needsPassword, proofOf } from './proof';
 import { DEVICE_COOKIE, deviceOf, type TrustedDevice } from './device';
+import { logDoor } from './door-log';
 
 export interface Person {
   readonly id: string;
@@ -22,6 +25,11 @@ export interface Person {
   readonly watchedBy: string | null;
   /** The workshop that they chose to work in; theirs or not. */
   readonly chose: string | null;
+  readonly proof: SessionProof;
+  /** Whether the door asks for more than their password. */
+  readonly isAskedTwice: boolean;
+  /** The same, or they came in by a passkey. */
+  readonly hasSecondStep: boolean;
 }
 
 /** Everything of a workshop, and who works in it. */
@@ -35,14 +43,18 @@ export const signedIn = cache(async (): Promise<Person | undefined> => {
   const found = await auth().api.getSession({ headers: await headers() });
   if (!found) return undefined;
   const { user, session } = found;
+  const { id, lockedAt = null, seenAt = null } = session;
   return {
     id: user.id,
     name: user.name,
     username: user.username ?? '',
     sessionId: session.id,
-    lockedAt: session.lockedAt ?? null,
+    lockedAt: session.deviceId ? await seen({ id, seenAt, lockedAt }, new Date()) : lockedAt,
     watchedBy: session.watchedBy ?? null,
     chose: session.workshopId ?? null,
+    proof: proofOf(session),
+    isAskedTwice: user.twoFactorEnabled ?? false,
+    hasSecondStep: (user.twoFactorEnabled ?? false) || (session.byPasskey ?? false),
   };
 });
 
@@ -85,10 +97,16 @@ export async function openWorkshop(): Promise<OpenHouse> {
   redirect((await isAnybodyKnown()) ? '/sign-in' : '/first-start');
 }
 
-/** The workshop, for a page that needs this deed; whoever may not do it is told so. */
-export async function openFor(deed: Deed): Promise<OpenHouse> {
+/** The workshop, for a page that needs this right; whoever may not do it is told so. */
+export async function openFor(right: Right): Promise<OpenHouse> {
   const open = await openWorkshop();
   if (open.person.lockedAt) redirect('/locked');
-  if (!may(open.role, deed)) forbidden();
+  if (!may(open.role, right)) {
+    logDoor('may not', right, open.person.id);
+    forbidden();
+  }
+  if (lacksSecondStep(open)) redirect('/me#second-step');
+  if (needsPassword(open.person, right))
+    redirect(`/prove?to=${encodeURIComponent((await headers()).get(PATH_HEADER) ?? '/')}`);
   return open;
 }

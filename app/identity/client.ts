@@ -2,12 +2,12 @@
 
 import { passkeyClient } from '@better-auth/passkey/client';
 import { createAuthClient } from 'better-auth/react';
-import { usernameClient } from 'better-auth/client/plugins';
+import { twoFactorClient, usernameClient } from 'better-auth/client/plugins';
 
 /** The doors, as a page in the browser asks them. */
 export const doors = createAuthClient({
   basePath: '/doors',
-  plugins: [usernameClient(), passkeyClient()],
+  plugins: [usernameClient(), passkeyClient(), twoFactorClient()],
 });
 
 /** Browsers give passkeys to names only, not to numbers. */

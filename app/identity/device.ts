@@ -25,6 +25,8 @@ export interface TrustedDevice {
   readonly id: string;
   readonly name: string;
   readonly workshopId: string;
+  /** Too many wrong codes were given on it. */
+  readonly isClosed: boolean;
 }
 
 /** The device that a cookie belongs to; undefined where it is not, or not any more, a trusted one. */
@@ -35,8 +37,24 @@ export async function deviceOf(cookie: string | undefined): Promise<TrustedDevic
   const device = await behindWalls(database(), { workshopId }, (transaction) =>
     devicesOf(transaction, workshopId).byToken(hashToken(token)),
   );
-  return device && { id: device.id, name: device.name, workshopId };
+  return (
+    device && {
+      id: device.id,
+      name: device.name,
+      workshopId,
+      isClosed: device.closedAt !== null,
+    }
+  );
 }
+
+/** A device that was closed takes codes again, or takes none from now on. */
+export const setDeviceClosed = (
+  { id, workshopId }: TrustedDevice,
+  closed: boolean,
+): Promise<void> =>
+  behindWalls(database(), { workshopId }, (transaction) =>
+    devicesOf(transaction, workshopId).setClosed(id, closed),
+  );
 
 /** Those of a workshop who have a short code. */
 export const codesOn = ({ workshopId }: TrustedDevice): Promise<readonly MemberCode[]> =>

@@ -8,12 +8,12 @@ import {
 } from 'better-auth/api';
 import { deleteSessionCookie, setSessionCookie } from 'better-auth/cookies';
 import { z } from 'zod';
-import { may } from '@/core/house/policy';
+import { may } from '@/core/house/role-rights';
 import { isCode } from '@/db/codes';
-import { changeSession, countTry, forgetTries } from '@/db/doors';
+import { changeSession, countTry, forgetTries, forgiveTry, isPasswordOf, seen } from '@/db/doors';
 import type { MemberCode } from '@/db/members';
-import { codesOn, DEVICE_COOKIE, deviceOf, type TrustedDevice } from './device';
-import { shortCode } from './identity-entry';
+import { codesOn, DEVICE_COOKIE, deviceOf, setDeviceClosed, type TrustedDevice } from './device';
+import { LONGEST_PASSWORD, shortCode } from './identity-entry';
 
 const codeSchema = z.object({ personId: z.uuid(), code: shortCode });
 
@@ -26,23 +26,33 @@ async function trustedDevice(cookie: string | null | undefined): Promise<Trusted
   return device;
 }
 
-/** Who gave the right code; counts the wrong ones for each person on each device. */
+const CLOSED =
+  'Too many wrong codes: this device takes none until somebody signs in on it with name and password.';
+
+/** Who gave the right code; counts the wrong ones on each device, whoever they are of. */
 async function whoGave(
   device: TrustedDevice,
   { personId, code }: z.output<typeof codeSchema>,
 ): Promise<MemberCode> {
-  const key = `${device.id}:${personId}`;
-  const minutes = await countTry('code', key);
-  if (minutes !== undefined)
-    throw refuse(
-      `Too many wrong codes. Wait ${minutes} minutes, or sign in with name and password.`,
-      'TOO_MANY_REQUESTS',
-    );
+  if (device.isClosed) throw refuse(CLOSED, 'TOO_MANY_REQUESTS');
+  if ((await countTry('code', device.id)) !== undefined) {
+    await setDeviceClosed(device, true);
+    throw refuse(CLOSED, 'TOO_MANY_REQUESTS');
+  }
   const member = (await codesOn(device)).find((each) => each.personId === personId);
   if (!member || !(await isCode(code, member.codeHash)))
     throw refuse('That is not the code of this person.');
-  await forgetTries('code', key);
+  // Whoever knows one code must not try those of others for ever.
+  await forgiveTry('code', device.id);
   return member;
+}
+
+/** Somebody signed in by password on a device: it takes codes again. */
+export async function openDevice(cookie: string | null | undefined): Promise<void> {
+  const device = await deviceOf(cookie ?? undefined);
+  if (!device) return;
+  await forgetTries('code', device.id);
+  if (device.isClosed) await setDeviceClosed(device, false);
 }
 
 export const handsDoor = () =>
@@ -58,7 +68,14 @@ export const handsDoor = () =>
           const { personId } = await whoGave(device, ctx.body);
           const before = await getSessionFromCtx(ctx);
           if (before?.user.id === personId) {
-            await changeSession(before.session.id, { lockedAt: null, deviceId: device.id });
+            // What a code has opened is for the work of a day, also where a password had made it.
+            await changeSession(before.session.id, {
+              lockedAt: null,
+              seenAt: new Date(),
+              deviceId: device.id,
+              byCode: true,
+              provenAt: null,
+            });
             return ctx.json({ same: true });
           }
           const user = await ctx.context.internalAdapter.findUserById(personId);
@@ -68,6 +85,7 @@ export const handsDoor = () =>
           const session = await ctx.context.internalAdapter.createSession(personId, false, {
             workshopId: device.workshopId,
             deviceId: device.id,
+            byCode: true,
           });
           await setSessionCookie(ctx, { session, user });
           return ctx.json({ same: false });
@@ -85,6 +103,44 @@ export const handsDoor = () =>
             watchedBy: null,
           });
           return ctx.json({ locked: true });
+        },
+      ),
+
+      /** Somebody is at a page that asks for nothing meanwhile; says whether it was left alone before. */
+      hereHands: createAuthEndpoint(
+        '/hands/here',
+        { method: 'POST', use: [sessionMiddleware] },
+        async (ctx) => {
+          const { id, lockedAt, seenAt } = ctx.context.session.session as unknown as {
+            readonly id: string;
+            readonly lockedAt: Date | null;
+            readonly seenAt: Date | null;
+          };
+          return ctx.json({ locked: (await seen({ id, lockedAt, seenAt }, new Date())) !== null });
+        },
+      ),
+
+      /** Whoever came in by a code gives their password too, for what asks for it. */
+      proveHands: createAuthEndpoint(
+        '/hands/prove',
+        {
+          method: 'POST',
+          body: z.object({ password: z.string().max(LONGEST_PASSWORD) }),
+          use: [sessionMiddleware],
+        },
+        async (ctx) => {
+          const { user, session } = ctx.context.session;
+          const minutes = await countTry('present', user.id);
+          if (minutes !== undefined)
+            throw refuse(
+              `Too many wrong passwords. Wait ${minutes} minutes and try again.`,
+              'TOO_MANY_REQUESTS',
+            );
+          if (!(await isPasswordOf(user.id, ctx.body.password)))
+            throw refuse('That is not your password. Capitals count in it.');
+          await forgetTries('present', user.id);
+          await changeSession(session.id, { provenAt: new Date() });
+          return ctx.json({ proven: true });
         },
       ),
 

@@ -1,5 +1,11 @@
 import { describe, expect, it } from 'vitest';
-import { firstStartSchema, newPassword, personSchema, shortCode } from './identity-entry';
+import {
+  firstStartSchema,
+  invitationSchema,
+  newCode,
+  newPassword,
+  shortCode,
+} from './identity-entry';
 
 const FIRST = {
   name: ' Ada Marsh ',
@@ -52,11 +58,16 @@ describe('what is typed at the doors', () => {
     for (const good of ['4071', '00000000']) expect(shortCode.safeParse(good).success).toBe(true);
     for (const bad of ['407', '123456789', '12a4', ' 4071', '٤٠٧١'])
       expect(shortCode.safeParse(bad).success).toBe(false);
+    // What is tried first is chosen by nobody.
+    for (const guessed of ['0000', '1111', '1234', '4321', '98765', '7890'])
+      expect([guessed, newCode.safeParse(guessed).success]).toEqual([guessed, false]);
+    for (const good of ['4071', '1235', '1357', '2468'])
+      expect([good, newCode.safeParse(good).success]).toEqual([good, true]);
   });
 
   it('knows no other role', () => {
-    const person = { name: 'A', username: 'abc', address: 'a@b.example' };
-    expect(personSchema.safeParse({ ...person, role: 'counter' }).success).toBe(true);
-    expect(personSchema.safeParse({ ...person, role: 'admin' }).success).toBe(false);
+    const person = { name: 'A', address: 'a@b.example' };
+    expect(invitationSchema.safeParse({ ...person, role: 'counter' }).success).toBe(true);
+    expect(invitationSchema.safeParse({ ...person, role: 'admin' }).success).toBe(false);
   });
 });

@@ -1,5 +1,5 @@
 /** People are made here and nowhere else: by the first start and by an owner. */
-import { isRefusal } from '@/db/saving';
+import { isRefusal } from '@/db/failures';
 import { auth } from './auth';
 
 interface NewPerson {
@@ -13,6 +13,11 @@ interface NewPerson {
 type Made = { readonly id: string } | { readonly problems: Readonly<Record<string, string>> };
 
 export async function makePerson({ name, username, address, password }: NewPerson): Promise<Made> {
+  if (password !== undefined) {
+    const { GUESSABLE, isGuessable } = await import('./guessable');
+    if (isGuessable(password, [name, username, address]))
+      return { problems: { password: GUESSABLE } };
+  }
   const context = await auth().$context;
   try {
     const user = await context.internalAdapter.createUser(
@@ -37,6 +42,11 @@ export async function makePerson({ name, username, address, password }: NewPerso
       };
     throw error;
   }
+}
+
+/** Takes away somebody who was made a moment ago and came to nothing. */
+export async function forgetPerson(id: string): Promise<void> {
+  await (await auth().$context).internalAdapter.deleteUser(id);
 }
 
 const LINK_LASTS_MS = 3 * 24 * 60 * 60_000;

@@ -27,7 +27,8 @@ import {
 import { rulesInForce } from './rules';
 import { setupKinds, strungAs, thicknessWanted, type SetupKind } from './setups';
 import { offersFor, type Offer, type ShelfString } from './shelf';
-import { climb, type Staircase, type Switched } from './staircase';
+import { climb, type Staircase } from './staircase';
+import type { Switched } from './small-steps';
 import { firmness, usualGaugeMm } from './strung';
 
 export interface Reason extends Grounds {

@@ -21,6 +21,7 @@ describe('what advice is given on', () => {
     expect(caseOf({ ...facts, talk }).last).toEqual({
       strung: null,
       tension: before,
+      advised: null,
       pull: 'lock-out',
       talk: null,
     });
@@ -45,7 +46,7 @@ describe('what advice is given on', () => {
       stretch: null,
     } as const;
     const setup = { mains: string, crosses: string, ...ticketOf(24, 23, 'kg') };
-    expect(lastJobOf({ setup, advice: null })).toMatchObject({
+    expect(lastJobOf({ setup, advice: null, strung: null })).toMatchObject({
       pull: null,
       talk: null,
       tension: ticketOf(24, 23, 'kg'),
@@ -58,9 +59,13 @@ describe('what advice is given on', () => {
       switched: {},
       against: [],
       ownWord: '',
+      overPrint: '',
       words: '',
       letter: null,
     };
-    expect(lastJobOf({ setup, advice })).toMatchObject({ pull: 'lock-out', talk: { arm: 'now' } });
+    expect(lastJobOf({ setup, advice, strung: null })).toMatchObject({
+      pull: 'lock-out',
+      talk: { arm: 'now' },
+    });
   });
 });

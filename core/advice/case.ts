@@ -41,6 +41,7 @@ function saidBefore(
   return {
     strung: string && { mains: string, crosses: string },
     tension: before,
+    advised: null,
     pull: beforePull,
     talk: null,
   };

@@ -1,5 +1,6 @@
 /** The client's words about the last job move this one. */
 import {
+  aboveAdvice,
   isMonofilament,
   isSoft,
   mixesSoftAndMono,
@@ -17,6 +18,20 @@ const EVERY_SPORT = ['tennis', 'badminton', 'squash'] as const;
 /** What was in it plays soft already, so that only the tension is left to move. */
 const wasSoft = ({ last }: AdviceCase): boolean =>
   Boolean(last?.strung && isSoft(last.strung.mains) && isSoft(last.strung.crosses));
+
+/**
+ * Whether the last bed was firmer than advised and there is a complaint that this answers. What of it is a reason that was
+ * overruled comes down by that reason, which has not been taken yet.
+ *
+ * @example
+ * isTooFirm(usual.about) // false
+ */
+export const isTooFirm = (about: AdviceCase): boolean =>
+  aboveAdvice(about) > 0 &&
+  (about.talk.faults.includes('hurts') ||
+    about.talk.faults.includes('boardy') ||
+    about.talk.arm === 'before' ||
+    about.talk.arm === 'now');
 
 /** No wish outweighs it, so that it stands at the end. */
 const OFFERED_LAST = -20;
@@ -68,6 +83,8 @@ export const LAST_JOB_RULES: readonly Rule[] = [
     ...inWords('it hurts'),
     rank: 'arm',
     applies: ({ talk }) => talk.faults.includes('hurts'),
+    // The string is changed first; where it was soft already, the rule below takes the other half too.
+    small: { kind: 'feel', byN: () => -HALF_STEP_N },
     favours: (strung) => 1.5 * shareOf(strung, isSoft) - 3 * shareOf(strung, isMonofilament),
     thicker: -1,
     aboutLastJob: true,
@@ -77,8 +94,19 @@ export const LAST_JOB_RULES: readonly Rule[] = [
     ...inWords('it hurts, and was soft'),
     rank: 'arm',
     applies: (about) => about.talk.faults.includes('hurts') && wasSoft(about),
-    small: { kind: 'feel', byN: () => -STEP_N },
+    small: { kind: 'feel', byN: () => -HALF_STEP_N },
     aboutLastJob: true,
+  },
+  {
+    ...facts,
+    ...inWords('strung above its advice'),
+    rank: 'arm',
+    confidence: 'sure',
+    applies: isTooFirm,
+    small: { kind: 'feel', byN: (about) => -aboveAdvice(about) },
+    aboutLastJob: true,
+    onlyFromLastJob: true,
+    unbound: true,
   },
   {
     ...facts,

@@ -1,6 +1,11 @@
 import { expect, it } from 'vitest';
-import { deflections, type Net } from './net';
+import { LIBRARY } from '../frame/library';
+import { studyFrame } from '../frame/bed';
+import { newtons } from '../measure/units';
 import { denseNet, R, roundNet } from '../testing/nets';
+import { settledByHalves } from '../testing/settled-by-halves';
+import { deflections, meshOf, settler, type Net } from './net';
+import { netOf } from './same-feel';
 
 /** A single string with a slack one across its middle. */
 const single = (n: number, length: number, eaN: number): Net => ({
@@ -49,3 +54,30 @@ it('agrees with the square membrane within half a percent', () => {
   const expected = (0.0737 * pressure * side * side) / (n / gap);
   expect(Math.abs(middle(net, pressure * gap * gap) / expected - 1)).toBeLessThan(0.005);
 });
+
+// Source: the plain way, half a step at a time (`settled-by-halves`).
+it.each([2, 12, 24, 40])(
+  'comes to rest where the plain way does, at %d kg and at a share of it',
+  (kg) => {
+    for (const [i, spec] of LIBRARY.map((each) => each.spec).entries()) {
+      const { bed } = studyFrame(spec);
+      if (!bed || i % 4 > 0) continue;
+      const family =
+        (['monofilament', 'aramid', 'multifilament'] as const)[i % 3] ?? 'monofilament';
+      const string = { family, gaugeMm: 1.25 };
+      const pulls = { mainN: newtons(kg, 'kg'), crossN: newtons(kg - 0.5, 'kg') };
+      const mesh = meshOf(netOf(bed, pulls, { mains: string, crosses: string }));
+      // A ball in the middle, a little off.
+      const forces = mesh.nodes.map(({ x, y }) => (Math.hypot(x - 8, y + 5) < 30 ? 12 : 0));
+      const settle = settler(mesh);
+      for (const share of [1, 0.4, 2.5]) {
+        const plain = settledByHalves(mesh, forces, share);
+        const deepest = Math.max(...plain);
+        const found = settle(forces, share);
+        expect(
+          Math.max(...plain.map((mm, k) => Math.abs(mm - (found[k] as number)))) / deepest,
+        ).toBeLessThan(1e-6);
+      }
+    }
+  },
+);

@@ -5,6 +5,7 @@ import {
   isSoft,
   mixesSoftAndMono,
   shareOf,
+  HALF_STEP_N,
   STEP_N,
   type Rule,
   inWords,
@@ -22,7 +23,8 @@ export const PLAYER_RULES: readonly Rule[] = [
     source: 'common practice',
     applies: ({ talk }) => talk.age === 'junior',
     // A growing arm comes before what its owner wishes for, so it stands with safety.
-    small: { kind: 'feel', byN: () => -STEP_N },
+    small: { kind: 'feel', byN: () => -2 * STEP_N },
+    unbound: true,
     standing: true,
     favours: (strung, { spec }) =>
       2 * familyShare(strung, 'synthetic gut') +
@@ -37,8 +39,7 @@ export const PLAYER_RULES: readonly Rule[] = [
     rank: 'default',
     confidence: 'usual',
     source: 'common practice',
-    applies: ({ talk }) =>
-      talk.age !== 'junior' && (talk.age === 'older' || talk.level === 'beginner'),
+    applies: ({ talk }) => talk.age === 'older' || talk.level === 'beginner',
     small: { kind: 'feel', byN: () => -STEP_N },
     standing: true,
   },
@@ -106,6 +107,8 @@ export const PLAYER_RULES: readonly Rule[] = [
     confidence: 'sure',
     source: 'common practice',
     applies: ({ talk }) => talk.swing === 'slow',
+    small: { kind: 'feel', byN: () => -HALF_STEP_N },
+    standing: true,
     favours: (strung) => -2.5 * shareOf(strung, isMonofilament),
   },
   {

@@ -7,7 +7,9 @@ import type { TicketTension } from '../measure/units';
 import { outlook, reasonsFor, spokenAgainst } from './advise';
 import type { AdviceCase, Strung } from './rule';
 import type { ShelfString } from './shelf';
-import { climb, type Step, type Switched } from './staircase';
+import { climb, type Step } from './staircase';
+import type { Switched } from './small-steps';
+import { isOverPrint } from './tension';
 import { letterForClient, letterWords } from './words';
 
 const pullsSchema = z.object({ mainN: z.number(), crossN: z.number() });
@@ -31,6 +33,8 @@ export const adviceRecordSchema = z.object({
   against: z.array(z.object({ id: z.string(), title: z.string(), why: z.string() })).default([]),
   /** The stringer's own word for it. */
   ownWord: z.string().default(''),
+  /** The owner's word for more than the printed maximum; empty where it is not pulled over. */
+  overPrint: z.string().default(''),
   /** What the client was told. */
   words: z.string(),
   /** The same in its parts; null for a job of before they were kept apart. */
@@ -96,6 +100,7 @@ export function recordAdvice(
   ticket: TicketTension,
   switched: Switched,
   ownWord = '',
+  overPrint = '',
 ): AdviceRecord {
   const strung = strungFrom(bed);
   const staircase = climb(about, strung, ticket.unit, switched);
@@ -124,6 +129,7 @@ export function recordAdvice(
     switched: { ...switched },
     against: spokenAgainst(reasons).map(({ id, title, why }) => ({ id, title, why })),
     ownWord,
+    overPrint: isOverPrint(about.spec, ticket) ? overPrint : '',
     words: letterWords(letter),
     letter,
   };

@@ -27,6 +27,8 @@ export interface LastJob {
   /** Null when only the figure is known. */
   readonly strung: Strung | null;
   readonly tension: TicketTension;
+  /** What advice had made of it; null where nobody advised, or nobody wrote it down. */
+  readonly advised: Pulls | null;
   readonly pull: PullKind | null;
   /** What was said then; null when nobody wrote it down. */
   readonly talk: Talk | null;
@@ -117,6 +119,10 @@ export interface Rule extends RuleFacts {
   readonly small?: { readonly kind: 'feel' | 'place'; readonly byN: (about: AdviceCase) => number };
   /** It says what to change about the last job, so it counts in full when that job is the start. */
   readonly aboutLastJob?: true;
+  /** It has no meaning where something else than the last job is the start. */
+  readonly onlyFromLastJob?: true;
+  /** It counts beside what small reasons may add up to: nobody’s growing arm waits for the next job. */
+  readonly unbound?: true;
   /** It was as true when the last job was strung, whatever was written down then. */
   readonly standing?: true;
   /** Once it was reckoned in, it may stay when its reason has gone. */
@@ -158,6 +164,10 @@ export const isHybridBed = ({ mains, crosses }: Strung): boolean =>
 
 /** The mains dominate what is felt: two thirds of it. From memory. */
 export const MAIN_SHARE = 2 / 3;
+
+/** By how much the last bed was strung firmer than it was advised, N; nothing where nobody knows. */
+export const aboveAdvice = ({ last }: AdviceCase): Newtons =>
+  last?.advised ? Math.max(0, last.tension.mainN - last.advised.mainN) : 0;
 
 /** How much of a bed's feel comes from strings for which `holds` is true, 0 to 1. */
 export const shareOf = (strung: Strung, holds: (string: StringClass) => boolean): number =>

@@ -7,7 +7,7 @@ import type { Mm, Newtons } from '../measure/quantities';
 import type { Bed } from '../frame/bed';
 import type { JobString } from '../strings/job-string';
 import { stringStiffnessN } from '../terms/family';
-import { meshOf, settle, type Mesh, type Net, type NetString, type Point } from './net';
+import { meshOf, settler, type Mesh, type Net, type NetString, type Point } from './net';
 import { failure, success, type Result } from '../terms/result';
 import type { Sport } from '../terms/sport';
 import type { Pulls } from '../measure/units';
@@ -75,31 +75,40 @@ export function netOf(
   };
 }
 
-/** Places of a disc around the middle of the head, evenly spread. */
-function discPlaces(radiusMm: Mm): readonly Point[] {
-  const RINGS = 12;
-  return Array.from({ length: RINGS }, (_, ring) => {
-    const count = 6 * ring + 3;
-    const r = (radiusMm * (ring + 0.5)) / RINGS;
-    return Array.from({ length: count }, (__, i) => {
-      const angle = (2 * Math.PI * (i + 0.5 * (ring % 2))) / count;
-      return { x: r * Math.cos(angle), y: r * Math.sin(angle) };
-    });
-  }).flat();
-}
+const RINGS = 12;
+/** Places of a disc of radius 1 around the middle of the head, evenly spread. */
+const DISC: readonly Point[] = Array.from({ length: RINGS }, (_, ring) => {
+  const count = 6 * ring + 3;
+  const r = (ring + 0.5) / RINGS;
+  return Array.from({ length: count }, (__, i) => {
+    const angle = (2 * Math.PI * (i + 0.5 * (ring % 2))) / count;
+    return { x: r * Math.cos(angle), y: r * Math.sin(angle) };
+  });
+}).flat();
 
 const xAt = ({ from, to }: NetString, y: number): number =>
   from.x + ((to.x - from.x) * (y - from.y)) / (to.y - from.y);
 const yAt = ({ from, to }: NetString, x: number): number =>
   from.y + ((to.y - from.y) * (x - from.x)) / (to.x - from.x);
 
+/** Index of the last string that lies before a place, where they lie in order; -1 where none does. */
+function lastBefore(strings: readonly NetString[], isBefore: (it: NetString) => boolean): number {
+  let [low, high] = [-1, strings.length - 1];
+  while (low < high) {
+    const middle = Math.ceil((low + high) / 2);
+    if (isBefore(strings[middle] as NetString)) low = middle;
+    else high = middle - 1;
+  }
+  return low;
+}
+
 /** Shares of a force of 1 over the crossings, pressed by a disc in the middle: each place on its mesh's four corners. */
 function pressed({ nodes, at, net }: Mesh, radiusMm: Mm): readonly number[] {
   const shares = nodes.map(() => 0);
-  const places = discPlaces(radiusMm);
-  for (const { x, y } of places) {
-    const main = net.mains.findLastIndex((string) => xAt(string, y) <= x);
-    const cross = net.crosses.findLastIndex((string) => yAt(string, x) >= y);
+  for (const place of DISC) {
+    const [x, y] = [radiusMm * place.x, radiusMm * place.y];
+    const main = lastBefore(net.mains, (string) => xAt(string, y) <= x);
+    const cross = lastBefore(net.crosses, (string) => yAt(string, x) >= y);
     const [left, right] = [net.mains[main], net.mains[main + 1]];
     const [upper, lower] = [net.crosses[cross], net.crosses[cross + 1]];
     if (!left || !right || !upper || !lower) continue;
@@ -112,7 +121,7 @@ function pressed({ nodes, at, net }: Mesh, radiusMm: Mm): readonly number[] {
       [main + 1, cross + 1, u * v],
     ] as const) {
       const node = at(i, j);
-      if (node !== undefined) shares[node] = (shares[node] as number) + share / places.length;
+      if (node !== undefined) shares[node] = (shares[node] as number) + share / DISC.length;
     }
   }
   return shares;
@@ -138,27 +147,38 @@ function membraneTension({ mains, crosses }: Net): number {
  * Radius of the disc on which a ball lies, mm: where the slope of a membrane that bears the force on its
  * rim, F/2πaT′, is that of the ball, a/R. No more than the ball has.
  */
-const contactRadius = (net: Net, { radiusMm, forceN }: Press): number =>
-  Math.min(radiusMm, Math.sqrt((forceN * radiusMm) / (2 * Math.PI * membraneTension(net))));
+const contactRadius = (net: Net, { radiusMm, forceN }: Press, share: number): number =>
+  Math.min(radiusMm, Math.sqrt((forceN * radiusMm) / (2 * Math.PI * share * membraneTension(net))));
+
+/** Asks the same mesh again and again how stiff it is, with its tensions at any share of what they are. */
+function stiffnessOf(mesh: Mesh): (radiusMm: Mm, forceN: Newtons, share?: number) => number {
+  const settle = settler(mesh);
+  return (radiusMm, forceN, share) => {
+    const shares = pressed(mesh, radiusMm);
+    const mm = settle(
+      shares.map((each) => forceN * each),
+      share,
+    );
+    // What the disc goes in is the mean of what it presses on, by the same shares.
+    return forceN / shares.reduce((sum, each, i) => sum + each * (mm[i] as number), 0);
+  };
+}
 
 /** The force on a disc in the middle of the net for each millimetre that it goes in, N/mm. */
-export function discStiffness(net: Net, radiusMm: Mm, forceN: Newtons): number {
-  const mesh = meshOf(net);
-  const shares = pressed(mesh, radiusMm);
-  const mm = settle(
-    mesh,
-    shares.map((share) => forceN * share),
-  );
-  // What the disc goes in is the mean of what it presses on, by the same shares.
-  return forceN / shares.reduce((sum, share, i) => sum + share * (mm[i] as number), 0);
+export const discStiffness = (net: Net, radiusMm: Mm, forceN: Newtons): number =>
+  stiffnessOf(meshOf(net))(radiusMm, forceN);
+
+/** How stiff a bed is under the ball of its sport, N/mm, at any share of these tensions. */
+function ballStiffness(bed: Bed, tension: Pulls, strings: BedStrings): (share: number) => number {
+  const net = netOf(bed, tension, strings);
+  const press = PRESS[bed.spec.sport];
+  const stiffness = stiffnessOf(meshOf(net));
+  return (share) => stiffness(contactRadius(net, press, share), press.forceN, share);
 }
 
 /** How stiff a bed is under the ball of its sport, N/mm. */
-export function bedStiffness(bed: Bed, tension: Pulls, strings: BedStrings): number {
-  const net = netOf(bed, tension, strings);
-  const press = PRESS[bed.spec.sport];
-  return discStiffness(net, contactRadius(net, press), press.forceN);
-}
+export const bedStiffness = (bed: Bed, tension: Pulls, strings: BedStrings): number =>
+  ballStiffness(bed, tension, strings)(1);
 
 /** Pulls for the other frame, not rounded. */
 export interface SameFeel extends Pulls {
@@ -172,6 +192,7 @@ const SEARCHES = 30;
 /** Beyond these no other frame is strung for the sake of feel. */
 const LEAST_RATIO = 0.25;
 const MOST_RATIO = 4;
+const within = (ratio: number): number => Math.min(MOST_RATIO, Math.max(LEAST_RATIO, ratio));
 
 /**
  * The tension on another frame that makes its bed as stiff with the same strings, crosses to mains as
@@ -193,17 +214,20 @@ export function sameFeel(
     crossN: tension.crossN * ratio,
   });
   const stiffness = bedStiffness(from, tension, strings);
-  const off = (ratio: number) => bedStiffness(to, at(ratio), strings) / stiffness - 1;
-  if (off(LEAST_RATIO) > 0) return failure('same feel.too soft');
-  if (off(MOST_RATIO) < 0) return failure('same feel.too stiff');
-  let [before, ratio] = [1, 1.05];
-  let [offBefore, offNow] = [off(before), off(ratio)];
-  if (offBefore === 0) ratio = before;
+  const there = ballStiffness(to, tension, strings);
+  const off = (ratio: number) => there(ratio) / stiffness - 1;
+  let [before, offBefore] = [1, off(1)];
+  // Stiffness grows nearly in proportion.
+  let ratio = within(1 / (1 + offBefore));
+  let offNow = off(ratio);
   for (let i = 0; i < SEARCHES && offNow !== offBefore && ratio !== before; i++) {
     const step = ratio - (offNow * (ratio - before)) / (offNow - offBefore);
-    const next = Math.min(MOST_RATIO, Math.max(LEAST_RATIO, step));
+    // Only who leaves the bounds is told whether there is anything within them.
+    if (step < LEAST_RATIO && off(LEAST_RATIO) > 0) return failure('same feel.too soft');
+    if (step > MOST_RATIO && off(MOST_RATIO) < 0) return failure('same feel.too stiff');
     [before, offBefore] = [ratio, offNow];
-    [ratio, offNow] = [next, off(next)];
+    ratio = within(step);
+    offNow = off(ratio);
     if (Math.abs(offNow) < 1e-10) break;
   }
   return success({ stiffness, ratio, ...at(ratio) });

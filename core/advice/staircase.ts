@@ -3,7 +3,7 @@ import type { Newtons } from '../measure/quantities';
 import { printedRange, type FrameSpec } from '../frame/frame';
 import { schoolWords } from '../house/house-rules';
 import type { Sport } from '../terms/sport';
-import { USUAL_PULL_N } from '../measure/pull-limits';
+import { MOST_CROSS_DIFFERENCE, USUAL_PULL_N } from '../measure/pull-limits';
 import { MONOFILAMENT_MOST_N } from './tension';
 import {
   TICKET_STEP,
@@ -17,28 +17,15 @@ import {
 } from '../measure/units';
 import {
   isMonofilament,
-  RANKS,
   STEP_N,
   type AdviceCase,
   groundsOf,
   type Grounds,
-  type Rule,
   type Strung,
   type Translation,
 } from './rule';
-import { RULES } from './rules';
+import { smallSteps, type StartFrom, type StepState, type Switched } from './small-steps';
 import { add, sameFamilies, shareOfReference, TRANSLATIONS } from './translations';
-
-type StepState =
-  | { readonly is: 'in' }
-  /** Switched off by the stringer. */
-  | { readonly is: 'off' }
-  /** It counts once the stringer takes it. */
-  | { readonly is: 'offered' }
-  /** Something of a higher rank pulls the other way. */
-  | { readonly is: 'yields'; readonly to: string }
-  /** The tension that it starts from was found with it. */
-  | { readonly is: 'already in' };
 
 export interface Step extends Grounds {
   /** Where the workshop stands, when schools differ. */
@@ -59,10 +46,7 @@ export interface Staircase {
   readonly ticket: TicketTension;
 }
 
-/** Steps that the stringer has switched by hand, by id; true brings back one that had yielded. */
-export type Switched = Readonly<Record<string, boolean>>;
-
-/** All small steps together move the reference at most this far: practice moves by 1 to 2 kg a time. */
+/** All small steps together move the reference at most this far, but those of safety: practice moves by 1 to 2 kg a time. */
 export const MOST_MOVED_N = 2 * STEP_N;
 
 /** For a frame whose range nobody can read. Tennis: common practice; the others from memory. */
@@ -82,7 +66,7 @@ export const LEAST_N: Record<Sport, number> = {
 interface Start {
   readonly step: Omit<Step, 'state' | 'by' | 'after' | 'school'>;
   readonly pulls: Pulls;
-  readonly from: 'asked' | 'last job' | 'frame';
+  readonly from: StartFrom;
   /** The figures are already those of mains and crosses of this bed. */
   readonly translated: boolean;
 }
@@ -179,78 +163,6 @@ function startsOf(about: AdviceCase, strung: Strung): readonly Start[] {
 const familiesOf = ({ mains, crosses }: Strung): string =>
   mains.family === crosses.family ? mains.family : `${mains.family} and ${crosses.family}`;
 
-interface Small {
-  readonly rule: Rule;
-  readonly byN: Newtons;
-  readonly state: StepState;
-}
-
-/** What a rule moves, N, and nothing when it does not hold. */
-const movedBy = (rule: Rule, about: AdviceCase): number =>
-  rule.small && rule.applies(about) ? rule.small.byN(about) : 0;
-
-/** What a rule still moves when the last job is the start, N: what it did not move then. */
-function movedSince(rule: Rule, about: AdviceCase): number {
-  const now = movedBy(rule, about);
-  if (rule.aboutLastJob) return now;
-  const then = about.last?.talk
-    ? movedBy(rule, { ...about, talk: about.last.talk })
-    : rule.standing
-      ? now
-      : 0;
-  if (rule.mayStay) return Math.max(0, now - then);
-  if (rule.small?.kind === 'place') return now - then;
-  // What was wished or feared then and is not any more is nobody's reason to go the other way by itself.
-  if (now === 0) return 0;
-  return rule.rank === 'arm' ? Math.min(0, now - then) : now - then;
-}
-
-function smallSteps(about: AdviceCase, from: Start['from'], switched: Switched): readonly Small[] {
-  const inForce = RULES.filter((rule) => rule.small && rule.sports.includes(about.spec.sport))
-    .map((rule) => ({ rule, wholeN: movedBy(rule, about) }))
-    .map(({ rule, wholeN }) => ({
-      rule,
-      wholeN,
-      byN: from === 'last job' ? movedSince(rule, about) : wholeN,
-    }))
-    .filter(({ wholeN, byN }) => wholeN !== 0 || byN !== 0);
-  const active: { rule: Rule; wholeN: Newtons }[] = [];
-  const yielded = new Map<Rule, string>();
-  for (const rank of RANKS) {
-    const here = inForce.filter(({ rule }) => rule.rank === rank);
-    for (const { rule, wholeN } of here) {
-      const stronger = active.find((other) => other.wholeN * wholeN < 0);
-      if (from === 'asked' && RANKS.indexOf(rank) >= RANKS.indexOf('wish'))
-        yielded.set(rule, 'what the client asks for');
-      else if (stronger && rule.small?.kind === 'feel')
-        yielded.set(rule, stronger.rule.title.toLowerCase());
-    }
-    const left = here.filter(({ rule }) => !yielded.has(rule) && rule.small?.kind === 'feel');
-    if (rank === 'wish')
-      for (const { rule, wholeN } of left) {
-        const against = left.find(
-          (other) => other.wholeN * wholeN < 0 && switched[other.rule.id] !== false,
-        );
-        if (against) yielded.set(rule, against.rule.title.toLowerCase());
-      }
-    // What the stringer has switched off is no reason against anything any more.
-    active.push(...left.filter(({ rule }) => !yielded.has(rule) && switched[rule.id] !== false));
-  }
-  return inForce.map(({ rule, byN, wholeN }): Small => {
-    const to = yielded.get(rule);
-    const said = switched[rule.id];
-    const state: StepState =
-      byN === 0
-        ? { is: 'already in' }
-        : said === false
-          ? { is: 'off' }
-          : to !== undefined && said !== true
-            ? { is: 'yields', to }
-            : { is: 'in' };
-    return { rule, byN: byN === 0 ? wholeN : byN, state };
-  });
-}
-
 /** Highest pulls of this bed, N: what is printed on the frame, and what monofilament takes. */
 function ceilings({ spec }: AdviceCase, { mains, crosses }: Strung): Pulls {
   const printed = printedRange(spec)?.maxN ?? Infinity;
@@ -312,7 +224,7 @@ export function climb(
   if (start.from === 'last job') limit(about, strung, after, 'before').forEach(take);
   let smallN = 0;
   for (const { rule, byN, state } of smallSteps(about, start.from, switched)) {
-    if (state.is === 'in') smallN += byN;
+    if (state.is === 'in' && !rule.unbound) smallN += byN;
     const undone = !rule.applies(about);
     take({
       ...groundsOf(rule),
@@ -357,16 +269,47 @@ export function climb(
 
   const least = Math.min(LEAST_N[spec.sport], start.pulls.mainN, start.pulls.crossN);
   limit(about, strung, after, 'after', least).forEach(take);
+  apart(after).forEach(take);
   const ceiling = ceilings(about, strung);
+  const mainN = rounded(after.mainN, unit, ceiling.mainN);
   return {
     steps,
     exact: after,
     ticket: {
-      mainN: rounded(after.mainN, unit, ceiling.mainN),
-      crossN: rounded(after.crossN, unit, ceiling.crossN),
+      mainN,
+      crossN: notFartherApart(mainN, rounded(after.crossN, unit, ceiling.crossN), unit),
       unit,
     },
   };
+}
+
+/** Crosses that schools and wishes together would put farther from the mains than a ticket takes. */
+function apart({ mainN, crossN }: Pulls): readonly Omit<Step, 'after'>[] {
+  const most = MOST_CROSS_DIFFERENCE * mainN;
+  const byN = Math.min(mainN + most, Math.max(mainN - most, crossN)) - crossN;
+  if (Math.abs(byN) < 1e-9) return [];
+  return [
+    {
+      id: 'not farther apart',
+      title: 'Not farther apart than 30 %',
+      why: 'Crosses that differ more from their mains pull the head out of shape, and no ticket takes them.',
+      rank: 'frame limits',
+      confidence: 'usual',
+      source: 'from memory',
+      school: undefined,
+      state: { is: 'in' },
+      canSwitch: false,
+      by: { mainN: 0, crossN: byN },
+    },
+  ];
+}
+
+/** Rounding may have put them a step farther apart. */
+function notFartherApart(mainN: Newtons, crossN: Newtons, unit: TensionUnit): Newtons {
+  const farN = Math.abs(crossN - mainN) - MOST_CROSS_DIFFERENCE * mainN;
+  return farN > 1e-6
+    ? crossN + Math.sign(mainN - crossN) * newtons(TICKET_STEP[unit], unit)
+    : crossN;
 }
 
 /**

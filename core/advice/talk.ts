@@ -1,8 +1,9 @@
 /** What the client says at the counter, and what is known of the racket besides its frame. */
 import { z } from 'zod';
 import { familySchema } from '../terms/family';
+import { listed } from '../terms/listed';
 import type { Sport } from '../terms/sport';
-import { tensionUnitSchema } from '../measure/units';
+import { ticketTensionSchema } from '../measure/units';
 import { pullKindSchema } from '../house/machine';
 
 const wantSchema = z.enum(['power', 'control', 'spin', 'comfort', 'life']);
@@ -11,12 +12,6 @@ export type Want = z.infer<typeof wantSchema>;
 /** What was wrong with the last job. */
 const faultSchema = z.enum(['launches', 'boardy', 'dead', 'broke', 'hurts', 'slides']);
 export type Fault = z.infer<typeof faultSchema>;
-
-const ticketSchema = z.object({
-  mainN: z.number().positive(),
-  crossN: z.number().positive(),
-  unit: tensionUnitSchema,
-});
 
 /** Null, or an empty list, is a question that was skipped. */
 export const talkSchema = z.object({
@@ -37,10 +32,10 @@ export const talkSchema = z.object({
   weather: z.enum(['hot', 'cold', 'damp']).nullable(),
   /** What the client asks for by name. */
   asksFamily: familySchema.nullable(),
-  asks: ticketSchema.nullable(),
+  asks: ticketTensionSchema.nullable(),
   /** What was in it, when this workshop has no record of it. */
   beforeFamily: familySchema.nullable(),
-  before: ticketSchema.nullable(),
+  before: ticketTensionSchema.nullable(),
   beforePull: pullKindSchema.nullable(),
   racket: z.object({
     /** Of the unstrung racket. */
@@ -165,8 +160,7 @@ export function talkWords(talk: Talk, sport: Sport): string {
     ],
     [armWords(talk)],
     [
-      talk.wants.length > 0 &&
-        `wants ${talk.wants.map((want) => wantWord(want, sport)).join(' and ')}`,
+      talk.wants.length > 0 && `wants ${listed(talk.wants.map((want) => wantWord(want, sport)))}`,
       talk.faults.length > 0 &&
         `last time: ${talk.faults.map((fault) => FAULT_WORDS[fault]).join(', ')}`,
       talk.asksFamily && `asks for ${talk.asksFamily}`,

@@ -55,6 +55,20 @@ export const steppedPulls = (
   Array.from({ length: strings }, (_, i) => Math.max(Math.min(n, leastN), n - (i + 1) * byN));
 
 /**
+ * Whether more is pulled than the frame prints, which asks for its owner's word for that alone.
+ *
+ * @example
+ * isOverPrint(usual.spec, usual.tension) // false
+ */
+export function isOverPrint(
+  spec: FrameSpec,
+  { mainN, crossN }: Pick<TicketTension, 'mainN' | 'crossN'>,
+): boolean {
+  const range = printedRange(spec);
+  return range !== undefined && Math.max(mainN, crossN) > range.maxN + 0.01;
+}
+
+/**
  * What to be careful of with this ticket on this frame; nothing is refused.
  *
  * @example
@@ -68,7 +82,6 @@ export function tensionCautions(
 ): readonly string[] {
   const cautions: string[] = [];
   const range = printedRange(spec);
-  const rangeUnit = spec.tension?.unit ?? ticket.unit;
   for (const [strings, n, family] of [
     ['Mains', ticket.mainN, mainFamily],
     ['Crosses', ticket.crossN, crossFamily],
@@ -79,7 +92,7 @@ export function tensionCautions(
         say('tension.above the range', {
           strings,
           typed,
-          limit: formatTension(range.maxN, rangeUnit),
+          limit: formatTension(range.maxN, ticket.unit),
         }),
       );
     if (range && n < range.minN - 0.01)
@@ -87,7 +100,7 @@ export function tensionCautions(
         say('tension.below the range', {
           strings,
           typed,
-          limit: formatTension(range.minN, rangeUnit),
+          limit: formatTension(range.minN, ticket.unit),
         }),
       );
     if (family === 'monofilament' && n > MONOFILAMENT_MOST_N + 0.01)

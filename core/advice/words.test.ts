@@ -17,7 +17,6 @@ import {
   hoursWords,
   letterForClient,
   letterWords,
-  listWords,
 } from './words';
 
 const n = (kg: number) => newtons(kg, 'kg');
@@ -60,7 +59,6 @@ describe('figures in words', () => {
         holding: 'as now',
       }),
     ).toBe('more power and comfort, much less spin');
-    expect(listWords(['a', 'b', 'c'])).toBe('a, b and c');
   });
 });
 
@@ -95,11 +93,28 @@ describe('what the client is told', () => {
       'Threllan Lull, a multifilament of 1.25 mm (gauge 16L), at 22.5/22.5 kg (49.6/49.6 lb)',
     );
     expect(words).toContain(
-      'starts from the middle of the printed range, 24 kg; then −1.5 kg for “arm trouble”',
+      'beside the middle of the printed range, 24 kg, it went in 1.5 kg lower, for “arm trouble”.',
     );
-    expect(words).toMatch(/good for about 13 to 18 h of play, 5 weeks at 2 plays a week/);
+    expect(words).toMatch(/good for about 13 to 18 h of play\. /);
     expect(words).toContain('no medical advice');
-    expect(told({ talk: { level: 'club' } }, ticketOf(24, 24, 'kg'))).not.toContain('medical');
+    const club = told({ talk: { level: 'club' } }, ticketOf(24, 24, 'kg'));
+    expect(club).not.toContain('medical');
+    expect(club).toContain('it is the middle of the printed range, 24 kg.');
+  });
+  it('adds up: it says what was pulled beside the start, with three reasons at most that went that way', () => {
+    const talk: CaseChanges['talk'] = {
+      age: 'junior',
+      level: 'beginner',
+      swing: 'slow',
+      wants: ['comfort'],
+    };
+    const words = told({ talk }, ticketOf(21, 22, 'kg'));
+    expect(words).toMatch(
+      /24 kg, it went in 3 kg lower in the mains and 2 kg lower in the crosses, for “[^”]+”, “[^”]+” and “[^”]+”\./,
+    );
+    // Pulled higher all the same: no lowering is claimed.
+    expect(told({ talk }, ticketOf(25, 25, 'kg'))).toMatch(/it went in 1 kg higher\./);
+    expect(words).toContain('Your racket got');
   });
   it('keeps to itself that the stringer chose otherwise', () => {
     expect(told({ talk: { level: 'club' } }, ticketOf(25, 25, 'kg'))).not.toMatch(

@@ -5,15 +5,17 @@ import {
   TICKET_STEP,
   formatTension,
   formatTicket,
-  formatTicketConverted,
+  formatTicketInBoth,
   inTensionUnit,
   roundToTicketStep,
   type Pulls,
   type TensionUnit,
   type TicketTension,
 } from '../measure/units';
-import { HOURS_A_PLAY, TRAITS, type Change, type Hours, type Trait } from './character';
+import { TRAITS, type Change, type Hours, type Trait } from './character';
 import type { Reason } from './advise';
+import { isHybrid } from '../strings/job-string';
+import { listed } from '../terms/listed';
 import { ARM_CAUTION } from './talk';
 import type { AdviceCase, Confidence, LastJob, Source } from './rule';
 import type { Step } from './staircase';
@@ -108,13 +110,10 @@ export function changeWords(changes: Readonly<Record<Trait, Change>>): string {
     TRAITS.filter((trait) => changes[trait] === change).map((trait) => TRAIT_WORDS[trait]);
   const groups = (['much more', 'more', 'less', 'much less'] as const).flatMap((change) => {
     const traits = with_(change);
-    return traits.length > 0 ? [`${change} ${listWords(traits)}`] : [];
+    return traits.length > 0 ? [`${change} ${listed(traits)}`] : [];
   });
   return groups.join(', ');
 }
-
-export const listWords = (words: readonly string[]): string =>
-  words.length < 2 ? (words[0] ?? '') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`;
 
 const gaugeWords = (mm: Mm): string =>
   `${mm.toFixed(2)} mm${gaugeNumbers(mm)[0] ? ` (gauge ${gaugeNumbers(mm).join(' or ')})` : ''}`;
@@ -163,28 +162,18 @@ export const letterWords = (letter: ClientLetter): string =>
 /** Why this string and this tension, in words that a player understands. */
 export function letterForClient(words: ClientWords): ClientLetter {
   const { mains, crosses, ticket, steps, reasons, changes, hours, about } = words;
-  const one = mains.name === crosses.name && mains.gaugeMm === crosses.gaugeMm;
+  const one = !isHybrid(words);
   const named = ({ name, family, gaugeMm }: NamedString) =>
     `${name}, a ${family} of ${gaugeWords(gaugeMm)}`;
   const wentIn = one
-    ? `Your racket gets ${named(mains)}, at ${formatTicket(ticket)} (${formatTicketConverted(ticket)}), mains before crosses.`
-    : `Your racket gets two strings: in the mains ${named(mains)}; in the crosses ${named(crosses)}; at ${formatTicket(ticket)} (${formatTicketConverted(ticket)}), mains before crosses.`;
+    ? `Your racket got ${named(mains)}, at ${formatTicketInBoth(ticket)}, mains before crosses.`
+    : `Your racket got two strings: in the mains ${named(mains)}; in the crosses ${named(crosses)}; at ${formatTicketInBoth(ticket)}, mains before crosses.`;
   const spoken = reasons.filter(({ points }) => points > 0.4).slice(0, 2);
   const whyString =
     spoken.length > 0
       ? `Why this string: ${spoken.map(({ title, why }) => `${lower(title)} – ${lower(why)}`).join(' ')}`
       : null;
-  const [start, ...rest] = steps;
-  const moved = rest.filter(
-    ({ state, by }) => state.is === 'in' && (by.mainN !== 0 || by.crossN !== 0),
-  );
-  const whyTension = start
-    ? `Why this tension: it starts from ${lower(start.title).replace('the client asks', 'you ask')}, ${startFigure(start, ticket.unit)}${
-        moved.length > 0
-          ? `; then ${moved.map(({ title, by }) => `${movedWords(by, ticket.unit)} for “${lower(title).replace(/^wants /, 'you want ')}”`).join(', ')}`
-          : ''
-      }.`
-    : null;
+  const whyTension = tensionReasons(ticket, steps);
   const change = changeWords(changes);
   return {
     wentIn,
@@ -193,18 +182,48 @@ export function letterForClient(words: ClientWords): ClientLetter {
     expect: change
       ? `Beside ${about.last?.strung ? 'what you had' : 'a plain soft bed'} expect ${change}.`
       : null,
-    lasts: `It is good for about ${hoursWords(hours)} of play${weeksWords(hours, about.talk.playsAWeek)}. A string loses 5 to 10 % of its tension before the first ball, so judge it after an hour.`,
+    lasts: `It is good for about ${hoursWords(hours)} of play. A string loses 5 to 10 % of its tension before the first ball, so judge it after an hour.`,
     care: about.talk.arm === 'now' || about.talk.arm === 'before' ? ARM_CAUTION : null,
   };
 }
 
-/** What a step moves, as one says it to a player: nothing of a string that stays where it is. */
-function movedWords({ mainN, crossN }: Pulls, unit: TensionUnit): string {
-  const part = (n: number, where: string) =>
-    n === 0 ? [] : [`${signed(n, unit)} ${unit} ${where}`];
-  return Math.abs(mainN - crossN) < 1e-9
-    ? byWords({ mainN, crossN }, unit)
-    : listWords([...part(mainN, 'in the mains'), ...part(crossN, 'in the crosses')]);
+/** No more reasons than anybody keeps in mind. */
+const MOST_REASONS = 3;
+
+/**
+ * By how much what was pulled stands off what the advice started from, and the reasons that went that way; none where it
+ * stands where it was, or where it was pulled the other way than the reasons say.
+ */
+function tensionReasons(ticket: TicketTension, steps: readonly Step[]): string | null {
+  const [start, ...rest] = steps;
+  if (!start) return null;
+  const { unit } = ticket;
+  const of = lower(start.title).replace('the client asks', 'you asked');
+  const beside = `Beside ${of}, ${startFigure(start, unit)},`;
+  const on = (n: number) => inTensionUnit(n, unit, TICKET_STEP[unit]);
+  const [mains, crosses] = [
+    on(ticket.mainN) - on(roundToTicketStep(start.after.mainN, unit)),
+    on(ticket.crossN) - on(roundToTicketStep(start.after.crossN, unit)),
+  ];
+  const way = Math.sign(Math.abs(mains) >= Math.abs(crosses) ? mains : crosses);
+  if (way === 0) return `Why this tension: it is ${of}, ${startFigure(start, unit)}.`;
+  const why = rest
+    // What holds the others back is no reason of its own.
+    .filter(
+      ({ id, state, by }) =>
+        id !== 'bound' && state.is === 'in' && Math.sign(by.mainN + by.crossN) === way,
+    )
+    .toSorted((a, b) => Math.abs(b.by.mainN + b.by.crossN) - Math.abs(a.by.mainN + a.by.crossN))
+    .slice(0, MOST_REASONS)
+    .map(({ title }) => `“${lower(title).replace(/^wants /, 'you want ')}”`);
+  const figure = (by: number) => `${Number(Math.abs(by).toFixed(2))} ${unit}`;
+  const off = (by: number, where: string) =>
+    Math.abs(by) < 1e-9 ? [] : [`${figure(by)} ${by > 0 ? 'higher' : 'lower'}${where}`];
+  const said =
+    Math.abs(mains - crosses) < 1e-9
+      ? off(mains, '')
+      : [...off(mains, ' in the mains'), ...off(crosses, ' in the crosses')];
+  return `Why this tension: ${lower(beside)} it went in ${listed(said)}${why.length > 0 ? `, for ${listed(why)}` : ''}.`;
 }
 
 /** Where it starts, no finer than a ticket is written. */
@@ -212,11 +231,4 @@ function startFigure({ after }: Step, unit: TensionUnit): string {
   const mainN = roundToTicketStep(after.mainN, unit);
   const crossN = roundToTicketStep(after.crossN, unit);
   return mainN === crossN ? formatTension(mainN, unit) : formatTicket({ mainN, crossN, unit });
-}
-
-/** One visit to the court is reckoned an hour and a half. */
-function weeksWords([least, most]: Hours, playsAWeek: number | null): string {
-  if (!playsAWeek) return '';
-  const weeks = Math.max(1, Math.round((least + most) / 2 / (playsAWeek * HOURS_A_PLAY)));
-  return `, ${weeks === 1 ? 'a week' : `${weeks} weeks`} at ${playsAWeek} ${playsAWeek === 1 ? 'play' : 'plays'} a week`;
 }

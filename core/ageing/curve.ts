@@ -55,20 +55,34 @@ const blurred = (weights: readonly number[]): readonly number[] =>
     }, 0),
   );
 
+/** How far the readings of one job are off at each rate: the sum of the squares, each by its noise. */
+const squaresOff = (readings: readonly Measured[]): readonly number[] =>
+  LOGS.map((log) => {
+    const rate = Math.exp(log);
+    return readings.reduce((sum, { usual, usualThen, left, noise }) => {
+      const meant = Math.max(0, 1 - rate * usual) / Math.max(LEAST, 1 - rate * usualThen);
+      return sum + ((left - meant) / noise) ** 2;
+    }, 0);
+  });
+
 /** How likely the readings of one job are at each rate. */
 function likelihood(readings: readonly Measured[]): readonly number[] {
-  const logs = LOGS.map((log) =>
-    readings.reduce((sum, { usual, usualThen, left, noise }) => {
-      const rate = Math.exp(log);
-      const off = left - Math.max(0, 1 - rate * usual) / Math.max(LEAST, 1 - rate * usualThen);
-      return sum - 0.5 * (off / noise) ** 2;
-    }, 0),
-  );
-  const most = Math.max(...logs);
-  return logs.map((log) => Math.exp(log - most));
+  const off = squaresOff(readings);
+  const least = Math.min(...off);
+  return off.map((squares) => Math.exp(-0.5 * (squares - least)));
 }
 
+/** Readings that are so far off any one rate, for each that is free, contradict each other. From memory. */
+const MOST_OFF = 4;
+
+/** Whether no rate explains some readings of one job. */
+const contradict = (readings: readonly Measured[]): boolean =>
+  Math.min(...squaresOff(readings)) > MOST_OFF * Math.max(1, readings.length - 1);
+
 const KIND: readonly number[] = normalised(LOGS.map((log) => gaussian(log, KIND_SPREAD)));
+
+/** Half as wide again as what is known of any bed. */
+const WIDE: readonly number[] = normalised(LOGS.map((log) => gaussian(log, 1.5 * KIND_SPREAD)));
 
 /** What is known of a rate before anything was measured. */
 export const USUAL_RATE: Rate = { weights: normalised(blurred(KIND)), from: 0 };
@@ -92,15 +106,18 @@ export function learnRate(
   here: readonly Measured[],
 ): Rate {
   const racket = before
-    .filter((readings) => readings.length > 0)
+    .filter((readings) => readings.length > 0 && !contradict(readings))
     .reduce<readonly number[]>((weights, readings) => {
       const by = blurred(likelihood(readings));
       return normalised(weights.map((weight, i) => weight * (by[i] as number)));
     }, KIND);
+  const from = before.flat().length + here.length;
+  // What no rate explains says only that less is known than of any other.
+  if (contradict(here)) return { weights: WIDE, from };
   const by = likelihood(here);
   return {
     weights: normalised(blurred(racket).map((weight, i) => weight * (by[i] as number))),
-    from: before.flat().length + here.length,
+    from,
   };
 }
 
@@ -206,12 +223,12 @@ function normalBelow(z: number): number {
 }
 
 /**
- * How much narrower the band of a racket is than that of its kind: 0.4 where it is 40 % narrower.
+ * How much narrower the band of a racket is than that of its kind: 0.4 where it is 40 % narrower, −0.2 where it is wider.
  *
  * @example
  * narrowedBy(USUAL_RATE) // 0
  */
 export function narrowedBy(rate: Rate): number {
   const width = (of: Rate) => rateAt(of, HIGH) - rateAt(of, LOW);
-  return Math.max(0, 1 - width(rate) / width(USUAL_RATE));
+  return 1 - width(rate) / width(USUAL_RATE);
 }

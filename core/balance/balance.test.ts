@@ -3,7 +3,7 @@ import { chanceFrom } from '../maths/chance';
 import { solveLeast } from '../maths/least-squares';
 import { forAdvice, formatParts, parseParts } from './parts';
 import { massCaution, swingFromPendulum, swingOfGram, withParts, type Figures } from './racket';
-import { matchPair, reach, type Place } from './reach';
+import { matchPair, reach, usualPlaces, type Place } from './reach';
 
 const RACKET: Figures = { massG: 300, balanceMm: 320, swingKgCm2: 290 };
 const PLACES: readonly Place[] = [
@@ -169,6 +169,22 @@ describe('two rackets', () => {
     expect(matchPair(RACKET, RACKET, PLACES)).toMatchObject({ one: [], other: [], reached: true });
   });
 
+  // Source: mechanics; what is put on one is found again by the figures of the other.
+  it('try every place, the last ones too, and never put on what nobody would', () => {
+    const places = usualPlaces('tennis');
+    for (const at of [0, 3, 5, 6]) {
+      const place = places[at] as Place;
+      const made = withParts(RACKET, [{ massG: 8.9, atMm: place.atMm, longMm: place.longMm ?? 0 }]);
+      if (!made.ok) throw new Error(made.problem);
+      const matched = matchPair(RACKET, made.value, places);
+      expect(matched.reached).toBe(true);
+      expect(matched.other).toEqual([]);
+      expect(matched.one.reduce((sum, { massG }) => sum + massG, 0)).toBeCloseTo(8.9, 1);
+    }
+    const far = { massG: 340, balanceMm: 290, swingKgCm2: 360 };
+    expect(matchPair(RACKET, far, places)).toMatchObject({ one: [], other: [], reached: false });
+  });
+
   it('are not matched where no place is given', () => {
     expect(matchPair(RACKET, { ...RACKET, massG: 310 }, []).reached).toBe(false);
   });
@@ -185,6 +201,18 @@ describe('parts', () => {
       atMm: 120,
       longMm: 120,
     });
+  });
+
+  it('are read in centimetres and by the names of their places, never as an hour of millimetres', () => {
+    const one = (text: string) => {
+      const read = parseParts(text);
+      return read.ok ? read.value[0] : read.problem;
+    };
+    expect(one('5 g at 68 cm')).toMatchObject({ massG: 5, atMm: 680 });
+    expect(one('8 g 6-18 cm leather')).toMatchObject({ atMm: 120, longMm: 120, name: 'leather' });
+    expect(one("3 g at 3 and 9 o'clock")).toMatchObject({ massG: 3, atMm: 531, longMm: 80 });
+    expect(one('3 g at the tip')).toMatchObject({ atMm: 675 });
+    expect(one("3 g at 4 o'clock")).toMatch(/is no part/);
   });
 
   it.each([

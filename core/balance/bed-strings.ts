@@ -2,6 +2,7 @@
 import type { Bed } from '../frame/bed';
 import { gramsAMetre } from '../strings/mass';
 import type { JobString } from '../strings/job-string';
+import { passageMm } from '../cut/lengths';
 import { roundTo } from '../measure/units';
 import { LENGTH_MM } from './reach';
 import type { NamedPart } from './parts';
@@ -21,15 +22,15 @@ interface Stretch {
 }
 
 /**
- * The strings of a bed as one part of the racket: what lies inside, and the runs outside from hole to hole. Knots and grommets
- * are left out.
+ * The strings of a bed as one part of the racket: what lies inside, what passes through the frame at either end of each
+ * string, and the runs outside from hole to hole. Knots and grommets are left out.
  *
  * Source: density of the material by handbook; the middle and the spread of what is strung by its moments. Tennis comes to 15 to
  * 20 g (common practice).
  * Limits: the racket is as long as is usual for its sport.
  *
  * @example
- * stringsAsPart(usual.bed, usual.strung).massG // 16
+ * stringsAsPart(usual.bed, usual.strung).massG // 17
  */
 export function stringsAsPart(
   bed: Bed,
@@ -39,12 +40,15 @@ export function stringsAsPart(
   const at = (y: number): number => LENGTH_MM[bed.spec.sport] - TIP_MM - (top - y);
   const mainG = gramsAMetre(mains.family, mains.gaugeMm) / 1000;
   const crossG = gramsAMetre(crosses.family, crosses.gaugeMm) / 1000;
+  const passage = passageMm(bed.spec.sport);
   const { head, throat } = bed.mainHoles;
   const stretches: Stretch[] = [];
   for (const [i, from] of head.entries()) {
     const to = throat[i];
     if (!to) continue;
     const long = Math.hypot(from.x - to.x, from.y - to.y) * CRIMP;
+    for (const end of [from, to])
+      stretches.push({ massG: 2 * passage * mainG, atMm: at(end.y), longMm: 0 });
     stretches.push({
       massG: 2 * long * mainG,
       atMm: at((from.y + to.y) / 2),
@@ -65,7 +69,11 @@ export function stringsAsPart(
   for (const [i, hole] of bed.crossHoles.entries()) {
     const next = bed.crossHoles[i + 1];
     const run = next ? Math.hypot(hole.x - next.x, hole.y - next.y) : 0;
-    stretches.push({ massG: (2 * hole.x * CRIMP + run) * crossG, atMm: at(hole.y), longMm: 0 });
+    stretches.push({
+      massG: (2 * hole.x * CRIMP + 2 * passage + run) * crossG,
+      atMm: at(hole.y),
+      longMm: 0,
+    });
   }
   const sum = (of: (stretch: Stretch) => number) =>
     stretches.reduce((total, stretch) => total + of(stretch), 0);

@@ -3,6 +3,7 @@ import { z } from 'zod';
 import { plainFigures } from '../measure/figures';
 import { failure, success, type Result } from '../terms/result';
 import type { Figures, Part } from './racket';
+import { usualPlaces } from './reach';
 
 export interface NamedPart extends Part {
   readonly name: string;
@@ -36,10 +37,22 @@ export const keptBalanceSchema: z.ZodType<KeptBalance> = z.object({
 }) as z.ZodType<KeptBalance>;
 
 const LINE =
-  /^(-?\d{1,3}(?:[.,]\d)?) ?g? (?:at )?(\d{1,4})(?: ?mm)?(?: ?(?:to|-|–) ?(\d{1,4})(?: ?mm)?)?(?:[ ,]+(.*))?$/;
+  /^(-?\d{1,3}(?:[.,]\d)?) ?g? (?:at )?(\d{1,4}(?:[.,]\d)?) ?(mm|cm)?(?: ?(?:to|-|–) ?(\d{1,4}(?:[.,]\d)?) ?(mm|cm)?)?(?:[ ,]+(.*))?$/;
+/** A place by its name: `5 g at 3 and 9 o'clock`, `3 g at the tip`. */
+const NAMED = /^(-?\d{1,3}(?:[.,]\d)?) ?g? ((?:at|above|under|in) .*)$/i;
+const placeMm = (text: string, unit: string | undefined): number =>
+  Number(text.replace(',', '.')) * (unit === 'cm' ? 10 : 1);
 /** On no racket is there anything further from the butt. */
 const LONGEST_MM = 750;
 const MOST_PARTS = 20;
+
+/** The usual place of that name; those of a tennis racket, which the others are within a centimetre of. */
+const placeNamed = (text: string) => {
+  const plain = (name: string) => name.toLowerCase().replace(/[’']/g, '');
+  return usualPlaces('tennis').find(({ name }) => plain(name) === plain(text.trim()));
+};
+
+const LONGEST_NAME = 60;
 
 /**
  * Parts, one a line: `5 g at 680 tip`, `8 g 60-180 leather grip`, `-4 g at 20` for what is taken off. Errors: a line that is
@@ -52,15 +65,27 @@ export function parseParts(text: string): Result<readonly NamedPart[]> {
   const parts: NamedPart[] = [];
   for (const line of text.split('\n').map((each) => each.trim())) {
     if (line === '') continue;
-    const match = LINE.exec(plainFigures(line));
-    if (!match) return failure('parts.unread', { typed: line.slice(0, 40) });
-    const [, mass = '', from = '', to, name = ''] = match;
-    const [a, b] = [Number(from), Number(to ?? from)];
+    const tidy = plainFigures(line);
+    const named = NAMED.exec(tidy);
+    const place = named && placeNamed(named[2] ?? '');
+    const match = place ? null : LINE.exec(tidy);
+    // A clock has no millimetres: `at 4 o'clock` is no place that lead goes to.
+    if (!place && (!match || /(?:^|\s)at \d+ (?:and \d+ )?o'?clock/i.test(tidy)))
+      return failure('parts.unread', { typed: line.slice(0, 40) });
+    const [, mass = '', from = '', unit, to, toUnit, name = ''] = match ?? [];
+    const half = (place?.longMm ?? 0) / 2;
+    const [a, b] = place
+      ? [place.atMm - half, place.atMm + half]
+      : [
+          placeMm(from, to === undefined ? unit : (unit ?? toUnit)),
+          placeMm(to ?? from, toUnit ?? unit),
+        ];
     if (Math.max(a, b) > LONGEST_MM) return failure('parts.beyond', { most: LONGEST_MM });
-    const massG = Number(mass.replace(',', '.'));
+    const massG = Number((named && place ? (named[1] ?? '') : mass).replace(',', '.'));
     if (massG === 0 || Math.abs(massG) > 100) return failure('parts.mass');
+    if (name.length > LONGEST_NAME) return failure('parts.name', { most: LONGEST_NAME });
     parts.push({
-      name: name.slice(0, 60),
+      name: place?.name ?? name,
       massG,
       atMm: (a + b) / 2,
       ...(a !== b && { longMm: Math.abs(b - a) }),

@@ -27,6 +27,8 @@ export interface Reached {
 /** A gram, a millimetre and a kg·cm² off weigh alike. From memory. */
 const REACHED = { massG: 0.1, balanceMm: 0.5, swingKgCm2: 0.5 } as const;
 const SAME = 1e-7;
+/** An equation is met within that of a gram, a millimetre of balance or a kg·cm². */
+const MET = 0.05;
 /** More places than that are not tried against each other. */
 export const MOST_PLACES = 8;
 
@@ -148,9 +150,55 @@ export function reach(racket: Figures, target: Figures, places: readonly Place[]
   return { puts, figures, reached };
 }
 
+/** More than that nobody sticks on a racket to make a pair, g. From memory. */
+const MOST_ON_ONE_G = 25;
+
 /**
- * The masses that bring two rackets to the same three figures, the least of them in all; nothing where no masses at these places
- * do.
+ * The least masses that fulfil all three equations, at three places at most, of all that there are; nothing where none do,
+ * or where it would take more than anybody sticks on.
+ */
+function leastPutOn(
+  places: readonly (Place & { readonly sign: number })[],
+  wanted: readonly Equation[],
+): readonly number[] | undefined {
+  let best: { readonly grams: readonly number[]; readonly total: number } | undefined;
+  const sumOf = (grams: readonly number[], sign: number) =>
+    grams.reduce((sum, each, i) => sum + (places[i]?.sign === sign ? each : 0), 0);
+  const at = (free: readonly number[]) => {
+    const found = solveLeast(
+      wanted.map(({ of }) => free.map((i) => of(places[i] as Place))),
+      wanted.map(({ wanted: value }) => value),
+    );
+    if (!found) return;
+    const grams = places.map((_, i) => Math.max(0, found[free.indexOf(i)] ?? 0));
+    const isWithin = found.every(
+      (each, k) => each >= -SAME && each <= (places[free[k] as number]?.mostG ?? 0),
+    );
+    const isMet = wanted.every(
+      ({ of, wanted: value }) =>
+        Math.abs(
+          places.reduce((sum, place, i) => sum + (grams[i] as number) * of(place), 0) - value,
+        ) < MET,
+    );
+    if (!isWithin || !isMet || Math.max(sumOf(grams, 1), sumOf(grams, -1)) > MOST_ON_ONE_G) return;
+    const total = sumOf(grams, 1) + sumOf(grams, -1);
+    if (!best || total < best.total - SAME) best = { grams, total };
+  };
+  const all = places.map((_, i) => i);
+  at([]);
+  for (const a of all) {
+    at([a]);
+    for (const b of all.slice(a + 1)) {
+      at([a, b]);
+      for (const c of all.slice(b + 1)) at([a, b, c]);
+    }
+  }
+  return best?.grams;
+}
+
+/**
+ * The masses that bring two rackets to the same three figures, the least of them in all, of all places; nothing where no masses
+ * at these places do that anybody would stick on.
  *
  * @example
  * matchPair({ massG: 300, balanceMm: 320, swingKgCm2: 300 }, { massG: 300, balanceMm: 320, swingKgCm2: 300 }, []).reached // true
@@ -166,10 +214,9 @@ export function matchPair(
   readonly reached: boolean;
 } {
   // What is put on the other counts against; moments about the butt, so that no balance has to be known before.
-  const known = places.slice(0, MOST_PLACES / 2);
   const both = [
-    ...known.map((place) => ({ ...place, sign: 1 })),
-    ...known.map((place) => ({ ...place, sign: -1 })),
+    ...places.map((place) => ({ ...place, sign: 1 })),
+    ...places.map((place) => ({ ...place, sign: -1 })),
   ];
   const signOf = (place: Place) => both.find((each) => each === place)?.sign ?? 1;
   const wanted: readonly Equation[] = [
@@ -183,16 +230,16 @@ export function matchPair(
       wanted: other.swingKgCm2 - one.swingKgCm2,
     },
   ];
-  const { grams } = leastSquares(both, wanted);
+  const grams = leastPutOn(both, wanted) ?? both.map(() => 0);
   const puts = (from: number) =>
-    known.flatMap(({ name }, i): readonly Put[] => {
+    places.flatMap(({ name }, i): readonly Put[] => {
       const massG = grams[from + i] as number;
       return massG > SAME ? [{ name, massG }] : [];
     });
   const after = (racket: Figures, from: number) => {
     const made = withParts(
       racket,
-      known.map(({ atMm, longMm }, i) => ({
+      places.map(({ atMm, longMm }, i) => ({
         massG: grams[from + i] as number,
         atMm,
         ...(longMm !== undefined && { longMm }),
@@ -200,11 +247,11 @@ export function matchPair(
     );
     return made.ok ? made.value : racket;
   };
-  const [a, b] = [after(one, 0), after(other, known.length)];
+  const [a, b] = [after(one, 0), after(other, places.length)];
   const reached = (Object.keys(REACHED) as (keyof Figures)[]).every(
     (name) => Math.abs(a[name] - b[name]) <= REACHED[name],
   );
-  return { one: puts(0), other: puts(known.length), figures: a, reached };
+  return { one: puts(0), other: puts(places.length), figures: a, reached };
 }
 
 /** Where mass is put when nobody says where, by shares of the length of a racket; at most so much at a place. From memory. */

@@ -1,11 +1,11 @@
 import { describe, expect, it } from 'vitest';
-import { benchEventSchema, benchLog, planKey, type BenchEvent, type Deed } from './log';
+import { loggedDeedSchema, benchLog, planKey, type LoggedDeed, type Deed } from './log';
 import { benchPlan, FRAME, sequenceFor } from '../testing/bench-job';
 
 const PLAN = '0badcafe';
 const START = Date.UTC(2026, 10, 25, 9);
 const ID = '00000000-0000-4000-8000-000000000000';
-const at = (minutes: number, done: number, deed: Deed = { kind: 'step' }): BenchEvent => ({
+const at = (minutes: number, done: number, deed: Deed = { kind: 'step' }): LoggedDeed => ({
   id: ID,
   bench: ID,
   plan: PLAN,
@@ -81,7 +81,7 @@ describe('the log of a job', () => {
       ...benchLog(done.map((each, i) => at(i, each))).kept.keys(),
     ];
     expect(kept(1, 2, 3, 2)).toEqual([0, 1]);
-    // One event that says that all is done is no proof that anything was.
+    // One deed that says that all is done is no proof that anything was.
     expect(kept(56)).toEqual([]);
     expect(kept(1, 2, 5, 6)).toEqual([0, 1, 5]);
     expect(kept(1, 2, 1, 2)).toEqual([0, 1]);
@@ -99,7 +99,7 @@ describe('the log of a job', () => {
 
 it('what a browser sends is read with care', () => {
   const sent = at(0, 1);
-  expect(benchEventSchema.safeParse(sent).success).toBe(true);
+  expect(loggedDeedSchema.safeParse(sent).success).toBe(true);
   for (const wrong of [
     { ...sent, done: -1 },
     { ...sent, done: 1.5 },
@@ -114,10 +114,10 @@ it('what a browser sends is read with care', () => {
     { ...sent, deed: { kind: 'step', pulledN: -4 } },
     { ...sent, deed: { kind: 'leap' } },
   ])
-    expect(benchEventSchema.safeParse(wrong).success).toBe(false);
+    expect(loggedDeedSchema.safeParse(wrong).success).toBe(false);
   // What no database keeps is taken out of a note, and the note stays.
   const note = { kind: 'note', text: 'worn\u0000 at 5H \ud83c' };
-  expect(benchEventSchema.parse({ ...sent, deed: note }).deed).toEqual({
+  expect(loggedDeedSchema.parse({ ...sent, deed: note }).deed).toEqual({
     kind: 'note',
     text: 'worn at 5H \ufffd',
   });

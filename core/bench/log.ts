@@ -1,8 +1,9 @@
-/** What was done at the bench, event by event, and what it comes to. */
+/** What was done at the bench, deed by deed, and what it comes to. */
 import { z } from 'zod';
 import type { BenchStep } from './plan';
 import { mishapSchema, wayIdSchema, wayTitled } from './mishap';
-import { textIn } from '../measure/reading';
+import { MOST_PULLED_N } from '../measure/units';
+import { textIn } from '../measure/typed';
 import { stringNameSchema } from '../terms/string-name';
 import { placeName } from '../path/segments';
 
@@ -19,10 +20,12 @@ const deeds = z.discriminatedUnion('kind', [
   /** A bench opened the job. */
   z.object({ kind: z.literal('open') }),
   /** A step was done or taken back; with what the tension head really pulled, N. */
-  z.object({ kind: z.literal('step'), pulledN: z.number().min(0).max(1000).optional() }),
+  z.object({ kind: z.literal('step'), pulledN: z.number().min(0).max(MOST_PULLED_N).optional() }),
   z.object({ kind: z.literal('pause') }),
   z.object({ kind: z.literal('resume') }),
   z.object({ kind: z.literal('note'), text: textIn.trim().min(1).max(NOTE_MOST) }),
+  /** The plan was changed, and this is what was made of what is in already. */
+  z.object({ kind: z.literal('plan'), chose: z.enum(['both', 'again']) }),
   z.object({
     kind: z.literal('mishap'),
     mishap: mishapSchema,
@@ -47,8 +50,8 @@ export const deedSchema = z.preprocess((deed) => {
 }, deeds);
 export type Deed = z.infer<typeof deedSchema>;
 
-export const benchEventSchema = z.object({
-  /** Made by the bench, so that an event that is sent again is kept once. */
+export const loggedDeedSchema = z.object({
+  /** Made by the bench, so that a deed that is sent again is kept once. */
   id: z.uuid(),
   /** The browser window that it was done in. */
   bench: z.uuid(),
@@ -60,7 +63,7 @@ export const benchEventSchema = z.object({
   done: z.number().int().min(0).max(1000),
   deed: deedSchema,
 });
-export type BenchEvent = z.infer<typeof benchEventSchema>;
+export type LoggedDeed = z.infer<typeof loggedDeedSchema>;
 
 /**
  * Short name of a sequence: two plans that differ in any pull, hole or order have different ones. FNV-1a, 32 bit.
@@ -93,7 +96,7 @@ export interface BenchLog {
   readonly tookMs: ReadonlyMap<number, number>;
   /**
    * Steps that were gone through one by one and not taken back, with the plan they were counted in. A
-   * step that a later one leaps over, because its event is lost or was never made, is not among them.
+   * step that a later one leaps over, because its deed is lost or was never made, is not among them.
    */
   readonly kept: ReadonlyMap<number, string>;
   /** All time at the bench, steps that were taken back included, ms. */
@@ -107,12 +110,12 @@ export interface BenchLog {
 }
 
 /**
- * What the events of a job come to, in the order in which they were kept.
+ * What the deeds of a job come to, in the order in which they were kept.
  *
  * @example
  * benchLog([]).done // 0
  */
-export function benchLog(events: readonly BenchEvent[]): BenchLog {
+export function benchLog(deeds: readonly LoggedDeed[]): BenchLog {
   let [done, paused, workedMs] = [0, false, 0];
   let plan: string | undefined;
   let since: number | undefined;
@@ -136,17 +139,17 @@ export function benchLog(events: readonly BenchEvent[]): BenchLog {
     done = to;
   }
 
-  for (const event of events) {
-    const at = Date.parse(event.at);
+  for (const logged of deeds) {
+    const at = Date.parse(logged.at);
     const passed = since === undefined || paused ? 0 : Math.max(0, at - since);
     // Opening the job again, after a reload or a night, is no work on the step.
-    if (event.deed.kind !== 'open' && passed <= LONGEST_STEP_MS) {
+    if (logged.deed.kind !== 'open' && passed <= LONGEST_STEP_MS) {
       onStep += passed;
       workedMs += passed;
     }
     since = at;
-    const { deed } = event;
-    if (deed.kind === 'note') notes.push({ step: event.done, text: deed.text });
+    const { deed } = logged;
+    if (deed.kind === 'note') notes.push({ step: logged.done, text: deed.text });
     else if (deed.kind === 'pause') paused = true;
     else if (deed.kind === 'resume') {
       paused = false;
@@ -155,10 +158,10 @@ export function benchLog(events: readonly BenchEvent[]): BenchLog {
       paused = false;
       amiss = deed.kind === 'mishap' ? { ...deed, step: done } : undefined;
       if (amiss) mishaps.push(amiss);
-      if (event.done !== done) moveTo(event.done, event.plan);
-      if (deed.kind === 'step' && deed.pulledN !== undefined && event.done > 0)
-        pulled.set(event.done - 1, deed.pulledN);
-      plan = event.plan;
+      if (logged.done !== done) moveTo(logged.done, logged.plan);
+      if (deed.kind === 'step' && deed.pulledN !== undefined && logged.done > 0)
+        pulled.set(logged.done - 1, deed.pulledN);
+      plan = logged.plan;
     }
   }
   return { done, paused, pulled, tookMs, kept, workedMs, notes, mishaps, amiss, plan };

@@ -1,9 +1,10 @@
 /** What goes wrong at the bench, and the honest ways out of it. */
+import type { Mm } from '../measure/quantities';
 import { isMain, type StringName } from '../terms/string-name';
 import { z } from 'zod';
 import { say } from '../terms/words/english';
 import type { BenchStep } from './plan';
-import { isInside } from '../path/segments';
+import { isInside, type Piece } from '../path/segments';
 import { strungAfter, type Sequence } from './sequence';
 import { undoSteps, type UndoStep } from './undo';
 
@@ -176,11 +177,17 @@ function crackedFrame(done: number): WayOut {
 }
 
 interface PieceFacts {
-  readonly name: Sequence['path']['pieces'][number]['name'];
+  readonly name: Piece['name'];
   readonly strings: readonly StringName[];
 }
 
-function pieceOf({ path }: Sequence, string: StringName): PieceFacts {
+/**
+ * The piece that a string is of.
+ *
+ * @example
+ * pieceOf(usual.sequence, 'C3').name // 'crosses'
+ */
+export function pieceOf({ path }: Pick<Sequence, 'path'>, string: StringName): PieceFacts {
   const piece = path.pieces.find(({ segments }) =>
     segments.some((segment) => isInside(segment) && segment.string === string),
   );
@@ -215,7 +222,10 @@ const bridge = (done: number): WayOut => ({
   caution: say('step.bridge.caution'),
 });
 
-/** Everything of a piece comes out in its order, and a new length goes in. */
+/**
+ * A piece that is lost is cut out from the middle, never let down string by string, and a new length goes in. What it
+ * was cut from is gone with it.
+ */
 function beginAgain(
   sequence: Sequence,
   done: number,
@@ -227,33 +237,58 @@ function beginAgain(
     .map((each) => cameInWith(sequence.steps, each))
     .filter((at) => at >= 0);
   const to = Math.min(done, ...first);
+  const out =
+    piece.name === 'crosses' ? say('way.begin again.crosses out') : say('way.begin again.all out');
   return {
     id: 'begin again',
     title: say('way.begin again', { piece: piece.name }),
-    words: [...words, say('way.begin again.last', { piece: piece.name })],
-    undo: undoSteps(sequence, done, to),
+    words: [...words, out, say('way.begin again.last', { piece: piece.name })],
+    undo: [],
     done: to,
     tell: say('way.begin again.tell', { string, piece: piece.name }),
   };
 }
 
-/**
- * A string that broke in hand leaves all behind it on its clamps, to be let down in turn. One that was in
- * already has taken its whole piece with it.
- */
-function brokenPiece(
+const brokenPiece = (
   sequence: Sequence,
   done: number,
   string: StringName,
   piece: PieceFacts,
-): WayOut {
-  const lost = say('way.begin again.lost', { string });
-  if (!strungAfter(sequence, done).includes(string))
-    return beginAgain(sequence, done, string, piece, [lost]);
-  const out =
-    piece.name === 'crosses' ? say('way.begin again.crosses out') : say('way.begin again.all out');
-  return { ...beginAgain(sequence, done, string, piece, [lost, out]), undo: [] };
+): WayOut => beginAgain(sequence, done, string, piece, [say('way.begin again.lost', { string })]);
+
+/** What the two knots of a second length take beyond its share, mm. From memory. */
+const PATCH_ENDS_MM = 300;
+
+/**
+ * What another length takes where crosses are gone on with from one that broke, mm: its share of the piece and two more knots.
+ *
+ * @param cutMm what the whole piece is cut to
+ *
+ * @example
+ * patchMm(usual.sequence, 'C19', 5700) // 600
+ */
+export function patchMm({ path }: Pick<Sequence, 'path'>, from: StringName, cutMm: Mm): Mm {
+  const crosses = path.order.filter((string) => !isMain(string));
+  const left = crosses.length - crosses.indexOf(from);
+  return (cutMm * left) / crosses.length + PATCH_ENDS_MM;
 }
+
+/**
+ * The pieces that were begun again, one entry for each length that is gone.
+ *
+ * @example
+ * lostPieces(usual.sequence, [{ wayId: 'begin again', string: 'M3L' }]) // ['mains']
+ */
+export const lostPieces = (
+  sequence: Pick<Sequence, 'path'> | undefined,
+  mishaps: readonly {
+    readonly wayId?: WayId | undefined;
+    readonly string?: StringName | undefined;
+  }[],
+): readonly Piece['name'][] =>
+  mishaps.flatMap(({ wayId, string }) =>
+    sequence && wayId === 'begin again' && string ? [pieceOf(sequence, string).name] : [],
+  );
 
 /** Crosses can be gone on with from a second length; a main cannot. */
 function patch(sequence: Sequence, done: number, string: StringName): readonly WayOut[] {

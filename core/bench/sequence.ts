@@ -1,10 +1,11 @@
 /** The whole job at the bench as one ordered list of steps, each proved legal by the ledger. */
+import { pathProblem } from '../path/path-proof';
 import type { StringName } from '../terms/string-name';
 import type { Newtons } from '../measure/quantities';
 import { setPull, type BenchPlan, type BenchStep, type StepKind } from './plan';
 import { message, type Message } from '../terms/words/english';
 import { withTips } from './tips';
-import { openLedger, type Ledger } from './ledger';
+import { openLedger, type Ledger } from './clamp-proof';
 import type { Path } from '../path/path';
 import { imbalances, inOrderOf } from '../path/pull-order';
 import { refused, success, type Result } from '../terms/result';
@@ -45,6 +46,8 @@ export function benchLedger({ bed, tension, custom, machine }: BenchPlan, path: 
 export function benchSequence(plan: BenchPlan): Result<Sequence> {
   const { bed, tension, custom } = plan;
   const path = inOrderOf(plan.path, bed.spec.sport, custom);
+  const flaw = pathProblem(bed, path);
+  if (flaw) return refused(flaw);
   const set = setPull(bed, tension);
   const ledger = benchLedger(plan, path);
   const steps = [...stepsBefore(plan), ...stringingSteps({ ...plan, path }), ...STEPS_AFTER];
@@ -117,3 +120,12 @@ export function strungAfter(
 ): readonly StringName[] {
   return stateAfter(path, steps, done).strung;
 }
+
+/**
+ * After how many steps the bed can be looked over: the last string is in and its knot is tied.
+ *
+ * @example
+ * usual.sequence.steps[lastLookFrom(usual.sequence)].kind // 'straighten'
+ */
+export const lastLookFrom = ({ steps }: Pick<Sequence, 'steps'>): number =>
+  steps.length - STEPS_AFTER.length;

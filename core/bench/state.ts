@@ -6,7 +6,7 @@
  */
 import type { StringName } from '../terms/string-name';
 import type { Newtons } from '../measure/quantities';
-import type { Covered } from '../path/covers';
+import type { Covered } from '../path/covered-holes';
 import type { Path } from '../path/path';
 import { isInside, placeName, type InsideString } from '../path/segments';
 import type { Action, Holder, StrungEnd, Way } from './actions';

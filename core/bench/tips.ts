@@ -5,7 +5,7 @@
  */
 import { isMain, type StringName } from '../terms/string-name';
 import type { BenchPlan, BenchStep } from './plan';
-import { tightenedRuns } from '../path/covers';
+import { tightenedRuns } from '../path/covered-holes';
 import { lanesOf, runName } from '../path/groove';
 import { isInside, isRun, type InsideString, type Run } from '../path/segments';
 import { message, type Message } from '../terms/words/english';

@@ -2,7 +2,8 @@
 import type { StringName } from '../terms/string-name';
 import type { Newtons } from '../measure/quantities';
 import type { Path } from '../path/path';
-import { english, listed, message, sentence, type Message } from '../terms/words/english';
+import { listed } from '../terms/listed';
+import { english, message, sentence, type Message } from '../terms/words/english';
 import type { Holder } from './actions';
 import type { BenchStep } from './plan';
 import { applyAll, stateAfter, type BenchState } from './state';

@@ -1,5 +1,6 @@
 /** Work beside the stringing, agreed with the client before it starts. */
 import { z } from 'zod';
+import { linesMinor } from '../measure/money';
 
 export const EXTRA_KINDS = ['grommet set', 'bumper', 'grip', 'sleeve', 'lead', 'other'] as const;
 export type ExtraKind = (typeof EXTRA_KINDS)[number];
@@ -32,8 +33,7 @@ export const NO_EXTRA_WORK: ExtraWork = { lines: [], agreed: null };
  * @example
  * extraWorkMinor({ lines: [{ kind: 'grip', name: 'Grip', quantity: 2, unitMinor: 600, taxBp: 0 }], agreed: null }) // 1200
  */
-export const extraWorkMinor = (extra: ExtraWork | null): number =>
-  (extra?.lines ?? []).reduce((sum, { quantity, unitMinor }) => sum + quantity * unitMinor, 0);
+export const extraWorkMinor = (extra: ExtraWork | null): number => linesMinor(extra?.lines ?? []);
 
 /**
  * Whether there is work on the ticket that the client has not said yes to.

@@ -1,6 +1,7 @@
 /** What is seen on a racket when it comes in, and when a ticket may go on from there. */
 import { z } from 'zod';
-import { listed } from '../terms/words/english';
+import { noteText } from '../measure/typed';
+import { listed } from '../terms/listed';
 
 export const FLAWS = ['crack', 'dent', 'warp'] as const;
 export const GROMMET_STATES = ['split', 'sunken', 'missing'] as const;
@@ -14,6 +15,9 @@ export const BREAKS = [
   'at a knot',
 ] as const;
 export const NOTCHES = ['none', 'some', 'deep'] as const;
+
+/** Of the file of a photograph, bytes. */
+export const MOST_PHOTOGRAPH_BYTES = 12_000_000;
 
 export type GrommetState = (typeof GROMMET_STATES)[number];
 
@@ -32,9 +36,7 @@ export const inspectionSchema = z.object({
     tied: line,
   }),
   /** What the owner of a cracked racket wrote to have it strung all the same, and who took it. */
-  ownersWord: z
-    .object({ text: z.string().max(1000), day: z.string(), takenBy: z.string() })
-    .nullable(),
+  ownersWord: z.object({ text: noteText, day: z.string(), takenBy: z.string() }).nullable(),
 });
 
 export type Inspection = z.infer<typeof inspectionSchema>;

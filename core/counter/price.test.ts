@@ -10,7 +10,12 @@ const line = (unitMinor: number, taxBp: number, quantity = 1): PriceLine => ({
   taxBp,
 });
 const house = { currency: 'EUR', taxIncluded: true, labourTaxBp: 2000, stringTaxBp: 2000 };
-const wound = { name: 'Wound', gaugeMm: 1.3, suppliedByClient: false };
+const wound = {
+  name: 'Wound',
+  gaugeMm: 1.3,
+  family: 'multifilament' as const,
+  suppliedByClient: false,
+};
 const job = {
   house,
   method: 'two-piece' as const,

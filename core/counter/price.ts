@@ -1,8 +1,9 @@
 /** What a job costs, line by line, with the tax in it. */
 import { z } from 'zod';
 import { formatGauge } from '../measure/gauge';
-import { shareOut } from '../measure/money';
-import { isOneString, type JobString } from '../strings/job-string';
+import { linesMinor } from '../measure/money';
+import { shareOut, taxIn, taxOn } from '../measure/price-rounding';
+import { isHybrid, type JobString } from '../strings/job-string';
 import { METHOD_WORDS, type Method } from '../terms/method';
 import type { ExtraWork } from './extra-work';
 
@@ -45,10 +46,9 @@ export interface Totals {
 }
 
 const sum = (values: readonly number[]): number => values.reduce((all, each) => all + each, 0);
-const amountOf = ({ quantity, unitMinor }: PriceLine): number => quantity * unitMinor;
 
 function rateTotal(taxBp: number, minor: number, taxIncluded: boolean): RateTotal {
-  const taxMinor = Math.round((minor * taxBp) / (taxIncluded ? 10_000 + taxBp : 10_000));
+  const taxMinor = taxIncluded ? taxIn(minor, taxBp) : taxOn(minor, taxBp);
   const netMinor = taxIncluded ? minor - taxMinor : minor;
   return { taxBp, netMinor, taxMinor, grossMinor: netMinor + taxMinor };
 }
@@ -64,7 +64,7 @@ export function totalsOf(
   lines: readonly Pick<PriceLine, 'quantity' | 'unitMinor' | 'taxBp'>[],
   taxIncluded: boolean,
 ): Totals {
-  const amounts = lines.map((line) => amountOf(line as PriceLine));
+  const amounts = lines.map((line) => linesMinor([line]));
   const rates = [...new Set(lines.map(({ taxBp }) => taxBp))].sort((a, b) => a - b);
   const lineNets = lines.map(() => 0);
   const byRate = rates.map((taxBp) => {
@@ -103,7 +103,7 @@ export interface HousePrices {
   readonly stringTaxBp: number;
 }
 
-type PricedString = Pick<JobString, 'name' | 'gaugeMm' | 'suppliedByClient'> & {
+type PricedString = Pick<JobString, 'name' | 'family' | 'gaugeMm' | 'suppliedByClient'> & {
   readonly setPriceMinor: number;
 };
 
@@ -129,7 +129,7 @@ function stringLines({ mains, crosses, stringMinor, house }: PricedJob): readonl
   });
   const named = ({ name, gaugeMm }: PricedString) => `${name} ${formatGauge(gaugeMm)}`;
   const brought = ({ suppliedByClient }: PricedString) => suppliedByClient;
-  if (isOneString(mains, crosses) && brought(mains) === brought(crosses))
+  if (!isHybrid({ mains, crosses }) && brought(mains) === brought(crosses))
     return [line(`${named(mains)}${brought(mains) ? ', brought by the client' : ''}`, stringMinor)];
   const weights = [mains, crosses].map((string) => (brought(string) ? 0 : string.setPriceMinor));
   const [mainMinor = 0, crossMinor = 0] = shareOut(stringMinor, weights);

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { correctionFrom, difference } from './learning';
+import { correctionFrom, difference, learnFrom } from './learning';
 
 describe('a past job', () => {
   it('took more when less was left than planned', () => {
@@ -44,4 +44,18 @@ describe('the correction', () => {
       ),
     );
   });
+});
+
+it('takes no frame that is not known for another one that is not', () => {
+  const past = Array.from({ length: 5 }, (_, i) => ({
+    frameId: null,
+    name: 'mains',
+    difference: 40 + i,
+  }));
+  expect(learnFrom(past, null)).toEqual({});
+  expect(learnFrom([...past, { frameId: 'a', name: 'mains', difference: 50 }], null)).toMatchObject(
+    {
+      mains: { from: 'workshop', count: 6 },
+    },
+  );
 });

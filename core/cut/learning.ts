@@ -66,7 +66,8 @@ export interface PastPiece<Name extends string> {
 }
 
 /**
- * The correction of each piece for the next job on a frame, from the past of one sport in a workshop.
+ * The correction of each piece for the next job on a frame (`null` where it is not known: then the workshop's alone),
+ * from the past of one sport in a workshop.
  *
  * @example
  * learnFrom([], null) // {}
@@ -78,7 +79,8 @@ export function learnFrom<Name extends string>(
   const learnt: Partial<Record<Name, Correction>> = {};
   for (const name of new Set(past.map((piece) => piece.name))) {
     const ofPiece = past.filter((piece) => piece.name === name);
-    const ofFrame = ofPiece.filter((piece) => piece.frameId === frameId);
+    // Frames that are not known are not one frame.
+    const ofFrame = ofPiece.filter((piece) => frameId !== null && piece.frameId === frameId);
     const correction = correctionFrom(
       ofFrame.map((piece) => piece.difference),
       ofPiece.map((piece) => piece.difference),

@@ -41,6 +41,20 @@ const PASSAGE_MM: Record<Sport, number> = { tennis: 12, squash: 10, badminton: 8
  */
 export const passageMm = (sport: Sport): Mm => PASSAGE_MM[sport];
 
+/** In an open port the string turns round the inner part of the wall, not in a groove outside it. From memory; held to practice by 17 ft of crosses. */
+const PORT_SHARE = 0.3;
+
+const passageAt = (sport: Sport, { hole }: HolePlace): Mm =>
+  passageMm(sport) * (hole.port ? PORT_SHARE : 1);
+
+/**
+ * What has to stand out of the last hole, mm: as far as the gripper, or a hand's breadth in badminton, where the thin
+ * string still gives by that much under its pull and the rest is lent by a clamp. Common practice.
+ */
+const HAND_MM = 100;
+const reachMm = (sport: Sport, gripperMm: Mm, tieMm: Mm): Mm =>
+  Math.max(0, sport === 'badminton' ? Math.min(HAND_MM, gripperMm - tieMm) : gripperMm - tieMm);
+
 export type PartName =
   | 'inside strings'
   | 'outside runs'
@@ -141,7 +155,7 @@ function sumsOver(
     if (segment.kind === 'inside') {
       const chord = chordMm(segment.from, segment.to);
       sums.inside += chord;
-      sums.through += 2 * passageMm(sport);
+      sums.through += passageAt(sport, segment.from) + passageAt(sport, segment.to);
       sums.crimp += crimpMm(chord, segment.crossings.length, thicknessMm);
     } else if (segment.kind === 'outside') {
       sums.outside += outsideRunMm(outline, sport, segment.from, segment.to);
@@ -150,7 +164,7 @@ function sumsOver(
       const tie = run + passageMm(sport) + assumptions.knotMm + assumptions.tailMm;
       sums.ties += tie;
       // The tail that reached the gripper is the one that is tied, so only the longer of the two counts.
-      sums.reach += Math.max(0, assumptions.gripperMm - tie);
+      sums.reach += reachMm(sport, assumptions.gripperMm, tie);
     }
   }
   return sums;

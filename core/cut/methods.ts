@@ -1,16 +1,24 @@
 /** Which methods a frame can take, what speaks against each, and how they compare. */
+import { pathProblem } from '../path/path-proof';
 import { isMain, type StringName } from '../terms/string-name';
 import type { Mm } from '../measure/quantities';
 import { z } from 'zod';
 import type { Bed } from '../frame/bed';
-import { coveredHoles, leaps, longestRun, transitions } from '../path/covers';
+import { coveredHoles, leaps, longestRun, transitions } from '../path/covered-holes';
 import { crossovers, runName } from '../path/groove';
 import type { CutAssumptions, PieceLength } from './lengths';
 import { failure, type Refused } from '../terms/result';
 import { say } from '../terms/words/english';
 import { METHOD_WORDS, METHODS, type Method } from '../terms/method';
 import { opposite, otherSide, type Side } from '../terms/ends';
-import { beforeKnots, crossesEnd, runsOf, type Path, type PathChoice } from '../path/path';
+import {
+  beforeKnots,
+  crossesEnd,
+  pathThrough,
+  runsOf,
+  type Path,
+  type PathChoice,
+} from '../path/path';
 import { planCut, type PlannedString } from './plan';
 import { placeName } from '../path/segments';
 import type { Sport } from '../terms/sport';
@@ -24,6 +32,15 @@ import { crossFinish } from '../frame/pattern';
  */
 export function methodProblem(bed: Bed, method: Method, hybrid: boolean): Refused | undefined {
   if (method === 'two-piece') return undefined;
+  const problem = methodRefused(bed, method, hybrid);
+  if (problem) return problem;
+  // Where a main and a cross share a hole, one piece may have no frame to turn around.
+  const isShared = bed.holes.some(({ main, cross }) => main !== undefined && cross !== undefined);
+  const path = isShared && pathThrough(bed, { method, shortSide: 'left', crossStart: 'left' });
+  return path && pathProblem(bed, path) ? failure('method.no turn') : undefined;
+}
+
+function methodRefused(bed: Bed, method: Method, hybrid: boolean): Refused | undefined {
   if (hybrid) return failure('method.hybrid');
   const fromThroat = crossesEnd(bed) === 'throat';
   const { mainsFinish, spec } = bed;

@@ -1,8 +1,9 @@
 /** Sentences that several places of the application and of a record say in the same words. */
 import { isMain, type StringName } from '../terms/string-name';
+import { listed } from '../terms/listed';
 import type { Mm } from '../measure/quantities';
 import type { Bed } from '../frame/bed';
-import type { Covered } from '../path/covers';
+import type { Covered } from '../path/covered-holes';
 import { runName } from '../path/groove';
 import { letter } from '../frame/holes';
 import type { End, Side } from '../terms/ends';
@@ -127,7 +128,7 @@ export function cutAdvice(
       ? ` Cut at ${formatStringLength(shared.cutAtMm, system)} from the mains’ end.`
       : '';
     return {
-      word: `Enough, with ${how.join(' and ')}: ${each}.${at}`,
+      word: `Enough, with ${listed(how)}: ${each}.${at}`,
       caution:
         'A tail that does not reach the gripper goes over a bridge: a second clamp with a length of scrap string. One that slips lets the tail fly: glasses on, face aside.',
     };

@@ -107,7 +107,7 @@ export function checkFrame(spec: FrameSpec): Checked {
   return { ok: true, counted: { outline, ruled, skips, proposed, proposal } };
 }
 
-/** The likeliest skips for what is known. A certainty is never more than likely on assumed places. */
+/** The likeliest skips for what is known. On assumed places it is what is usual, and says nothing of this frame. */
 function proposeSkips(
   spec: FrameSpec,
   outline: Outline,
@@ -138,7 +138,7 @@ function proposeSkips(
     fan: fansOut(spec),
   };
   const proposal = solveSkips(question);
-  return ruled || proposal.certainty !== 'sure' ? proposal : { ...proposal, certainty: 'likely' };
+  return ruled ? proposal : { ...proposal, certainty: 'usual' };
 }
 
 /** Why no skips can be proposed for what is known: what was counted leaves none. */

@@ -3,7 +3,8 @@ import type { Newtons } from '../measure/quantities';
 import { z } from 'zod';
 import { beyondFederationLimits } from './federation';
 import { methodSchema } from '../terms/method';
-import { textIn } from '../measure/reading';
+import { MOST_IN_ROW, MOST_WIDTHS } from '../measure/parsing';
+import { noteText } from '../measure/typed';
 import { endSchema } from '../terms/ends';
 import {
   familyOutline,
@@ -22,7 +23,7 @@ const holeNumber = z.number().int().min(1).max(99);
 const holeLabel = z.string().regex(/^[1-9]\d?[HT]$/);
 /** `8T` on both sides, `8TL` or `8TR` on one only. */
 const sidedLabel = z.string().regex(/^[1-9]\d?[HT][LR]?$/);
-const row = z.array(mm).max(60);
+const row = z.array(mm).max(MOST_IN_ROW);
 
 /** A list in which each stands once: a hole that is named twice is a slip, and one of the two is lost in silence. */
 const once = <T extends z.ZodType>(each: T, most: number) =>
@@ -71,7 +72,7 @@ export const frameSpecSchema = z.object({
       z
         .array(z.object({ fromHeadMm: mm, widthMm: mm }))
         .min(3)
-        .max(60),
+        .max(MOST_WIDTHS),
     ]),
   }),
   pattern: z.object({ mains: z.number().int(), crosses: z.number().int() }),
@@ -113,7 +114,7 @@ export const frameSpecSchema = z.object({
       })
       .nullable(),
     /** What is to be remembered at the bench, line by line: `mount: adaptor for the sides`. */
-    notes: textIn.max(2000).default(''),
+    notes: noteText.default(''),
   }),
   /** The owner knows that the head is beyond the federation's limits and wants it strung. */
   ownerInsists: z.boolean(),

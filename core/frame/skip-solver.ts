@@ -47,7 +47,8 @@ interface SkipAnswer {
   readonly share: number;
 }
 
-type Certainty = 'sure' | 'likely' | 'near tie';
+/** *Usual* is what the usual spacing would have: nothing was read yet. */
+type Certainty = 'sure' | 'likely' | 'near tie' | 'usual';
 
 export interface SkipProposal {
   /** The best first, at most `MOST_ANSWERS`. */
@@ -400,6 +401,37 @@ function join(
   return best;
 }
 
+/** What holes cost each, on average, where they follow a curve at all; dearer ones fit no story well enough to be sure. */
+const FITS = 1.15;
+/** Outer gaps that are so much wider than the inner ones are drilled by no smooth curve, so that none is sure. */
+const WIDE_OUTSIDE = 1.4;
+
+/** Whether the two outermost gaps of a row are far wider than its inner ones. */
+function isWideOutside(places: readonly number[]): boolean {
+  const gaps = places.slice(1).map((place, i) => Math.abs(place - (places[i] ?? 0)));
+  const inner = gaps.slice(0, Math.max(1, Math.floor(gaps.length / 2)));
+  const mean = inner.reduce((sum, gap) => sum + gap, 0) / inner.length;
+  return gaps.slice(-2).some((gap) => gap > WIDE_OUTSIDE * mean);
+}
+
+/** Whether these skips leave a bed whose outer gaps are far wider than the inner ones. */
+const hasWideOutside = ({ holes, question }: Layout, { skips }: SkipAnswer): boolean =>
+  (['head', 'throat'] as const).some((end) => {
+    const { x, y } = holes[end];
+    const numbers = x.map((_, i) => i + 1);
+    const isSkipped = (hole: number) => skips[end].includes(hole);
+    const mains = numbers.filter((hole) => !isSkipped(hole)).slice(0, question.mainsPerSide);
+    const outermost = mains.at(-1) ?? 0;
+    const half = question.crosses / 2;
+    const crosses = numbers
+      .filter((hole) => isSkipped(hole) || hole > outermost)
+      .slice(0, Math.floor(half));
+    return (
+      isWideOutside(mains.map((hole) => x[hole - 1] ?? 0)) ||
+      isWideOutside(crosses.map((hole) => y[hole - 1] ?? 0).toReversed())
+    );
+  });
+
 /**
  * The likeliest skips for these holes, exactly the best `MOST_ANSWERS` of all that counting allows.
  * Empty when counting allows none: the holes are too few or too many, or what was seen contradicts.
@@ -411,7 +443,8 @@ export function solveSkips(question: SkipQuestion): SkipProposal {
   const { arcs, mainsPerSide, crosses, shared } = question;
   const needed = 2 * mainsPerSide + crosses - shared.head.length - shared.throat.length;
   if (arcs.length !== needed) return NO_PROPOSAL;
-  const best = bestPairs(layoutOf(question));
+  const layout = layoutOf(question);
+  const best = bestPairs(layout);
   const least = best[0]?.cost ?? 0;
   const total = best.reduce((sum, { cost }) => sum + Math.exp(least - cost), 0);
   const answers = best.map(({ head, throat, cost }): SkipAnswer => ({
@@ -419,9 +452,12 @@ export function solveSkips(question: SkipQuestion): SkipProposal {
     cost,
     share: Math.exp(least - cost) / total,
   }));
-  const share = answers[0]?.share ?? 0;
+  const [first] = answers;
+  if (!first) return NO_PROPOSAL;
+  const isSure =
+    first.share >= SURE && first.cost <= FITS * arcs.length && !hasWideOutside(layout, first);
   return {
     answers,
-    certainty: share >= SURE ? 'sure' : share < NEAR_TIE ? 'near tie' : 'likely',
+    certainty: isSure ? 'sure' : first.share < NEAR_TIE ? 'near tie' : 'likely',
   };
 }

@@ -1,5 +1,13 @@
 import { describe, expect, it } from 'vitest';
-import { checkDue, checkWords, offBy, pullsFor, setFor, type MachineCheck } from './calibration';
+import {
+  checkDue,
+  checkWords,
+  dialFor,
+  offBy,
+  pullsFor,
+  setFor,
+  type MachineCheck,
+} from './calibration';
 import { inTensionUnit, newtons } from '../measure/units';
 
 const check = (day: string, asked: number, measured: number): MachineCheck => ({
@@ -34,6 +42,27 @@ describe('a machine that is checked', () => {
 
   it('is not corrected when it is far off: it is mended', () => {
     expect(setFor(200, [check('2026-11-01', 50, 40)])).toBe(200);
+  });
+
+  // From memory: a tenth, to either side of it.
+  it('is corrected up to a tenth and no further', () => {
+    const [n, within, beyond] = [newtons(50, 'lb'), 0.905, 0.895];
+    const off = (pulls: number) => [{ day: '2026-11-01', askedN: n, measuredN: n * pulls }];
+    expect(setFor(n, off(within))).toBeCloseTo(n / within, 9);
+    expect(setFor(n, off(beyond))).toBe(n);
+    expect(setFor(n, off(1.095))).toBeCloseTo(n / 1.095, 9);
+    expect(setFor(n, off(1.105))).toBe(n);
+    expect(dialFor(n, within, 'lb')).toBeDefined();
+    expect(dialFor(n, beyond, 'lb')).toBeUndefined();
+  });
+
+  // A dial is read to a tenth (common practice): 23 kg at 98 % is 23.469.
+  it('is set to a tenth on its dial, and to the aim itself where less than a tenth lies between', () => {
+    const dial = dialFor(newtons(23, 'kg'), 0.98, 'kg') ?? 0;
+    expect(dial / newtons(1, 'kg')).toBeCloseTo(23.5, 9);
+    // 23.08 reads as 23.1, a tenth away; 23.02 as 23.
+    expect(dialFor(newtons(23, 'kg'), 23 / 23.08, 'kg')).toBeDefined();
+    expect(dialFor(newtons(23, 'kg'), 23 / 23.02, 'kg')).toBeUndefined();
   });
 
   it('is spoken of when it was never checked, is late or far off, and else not', () => {

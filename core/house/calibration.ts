@@ -1,5 +1,6 @@
 /** Whether a machine pulls what it is set to: checks against a known weight or a spring scale. */
 import type { Newtons } from '../measure/quantities';
+import { inTensionUnit, newtons, type TensionUnit } from '../measure/units';
 import { countWords } from '../terms/count-words';
 import { differenceInCalendarDays, parseISO } from 'date-fns';
 
@@ -54,6 +55,29 @@ export function setFor(n: number, checks: readonly MachineCheck[]): number {
   const pulls = pullsFor(checks);
   return Math.abs(pulls - 1) > MOST_OFF ? n : n / pulls;
 }
+
+/** A dial is read to a tenth; what differs less from the aim is the aim. */
+const DIAL_STEP = 0.1;
+
+/**
+ * What is set on the dial so that `n` newtons are pulled, to a tenth of its unit, N; undefined where the aim itself is set.
+ *
+ * @param pulls what the machine pulls for one newton asked
+ *
+ * @example
+ * dialFor(newtons(23, 'kg'), 0.98, 'kg') / newtons(1, 'kg') // 23.5
+ * dialFor(newtons(23, 'kg'), 1, 'kg') // undefined
+ */
+export function dialFor(n: Newtons, pulls: number, unit: TensionUnit): Newtons | undefined {
+  if (Math.abs(pulls - 1) > MOST_OFF) return undefined;
+  const dial = inTensionUnit(n / pulls, unit, DIAL_STEP);
+  return Math.abs(dial - inTensionUnit(n, unit)) < DIAL_STEP - 1e-9
+    ? undefined
+    : newtons(dial, unit);
+}
+
+/** A check that is so far off was more likely misread than pulled. From memory. */
+export const MISREAD = 0.2;
 
 export interface CheckDue {
   readonly latest: string | undefined;

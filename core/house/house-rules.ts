@@ -23,6 +23,7 @@ export const HOUSE_QUESTIONS = {
   topCross: ['after three', 'at the end'],
   preStretch: ['never', 'gut and nylon', 'every string'],
   comeBack: ['by the curve', 'old rule', 'twice a year', 'monthly for monofilament'],
+  brokenString: ['the house pays', 'the client pays'],
 } as const satisfies Record<string, readonly [string, ...string[]]>;
 
 export type HouseQuestionName = keyof typeof HOUSE_QUESTIONS;
@@ -47,6 +48,7 @@ const schoolsShape = {
   topCross: z.enum(HOUSE_QUESTIONS.topCross),
   preStretch: z.enum(HOUSE_QUESTIONS.preStretch),
   comeBack: z.enum(HOUSE_QUESTIONS.comeBack),
+  brokenString: z.enum(HOUSE_QUESTIONS.brokenString),
 } satisfies Record<HouseQuestionName, z.ZodType>;
 
 export const houseRulesSchema = z.object({
@@ -81,6 +83,7 @@ export const USUAL_HOUSE: HouseRules = {
   knotPull: '10 % higher',
   preStretch: 'never',
   comeBack: 'by the curve',
+  brokenString: 'the house pays',
   ahead: 'two',
   start: 'starting clamp',
   firstCrosses: 'two together',

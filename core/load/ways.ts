@@ -3,6 +3,7 @@ import { jobOf, type Job } from '../bench/job';
 import { newtons } from '../measure/units';
 import { success, type Result } from '../terms/result';
 import { methodProblem } from '../cut/methods';
+import { isHybrid } from '../strings/job-string';
 import type { HouseRules } from '../house/house-rules';
 import type { PathChoice } from '../path/path';
 import { frameLoad, type FrameLoadOptions, type MountCount } from './frame-load';
@@ -85,9 +86,6 @@ function inWay(job: Job, way: Way): InWay | undefined {
         : { job, options: { relaxes: house.lockOutShare } };
   }
 }
-
-const isHybrid = ({ mains, crosses }: Job): boolean =>
-  mains.name !== crosses.name || mains.gaugeMm !== crosses.gaugeMm;
 
 export interface LoadFigures {
   /** The largest change of length or width while it is strung, mm; both after the last main, and when the mounts are open. */

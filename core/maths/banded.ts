@@ -1,10 +1,10 @@
 /** Symmetric positive definite systems whose entries lie near the diagonal. */
 
-/** Lower half of a symmetric matrix: row i holds the entries from column i − width to i. */
+/** Lower half of a symmetric matrix, row after row: row i holds the entries from column i − width to i. */
 export interface BandedMatrix {
   readonly size: number;
   readonly width: number;
-  readonly rows: readonly Float64Array[];
+  readonly entries: Float64Array;
 }
 
 /**
@@ -14,7 +14,7 @@ export interface BandedMatrix {
 export const bandedMatrix = (size: number, width: number): BandedMatrix => ({
   size,
   width,
-  rows: Array.from({ length: size }, () => new Float64Array(width + 1)),
+  entries: new Float64Array(size * (width + 1)),
 });
 
 /**
@@ -23,11 +23,12 @@ export const bandedMatrix = (size: number, width: number): BandedMatrix => ({
  * @example
  * ((m) => (addTo(m, 0, 0, 8), solveBanded(m, [4])))(bandedMatrix(1, 0)) // [0.5]
  */
-export function addTo({ width, rows }: BandedMatrix, i: number, j: number, value: number): void {
+export function addTo({ width, entries }: BandedMatrix, i: number, j: number, value: number): void {
   const [row, column] = i >= j ? [i, j] : [j, i];
   const place = column - row + width;
   if (place < 0) throw new RangeError(`Entry ${i}, ${j} lies outside a band of ${width}.`);
-  (rows[row] as Float64Array)[place] = ((rows[row] as Float64Array)[place] as number) + value;
+  const at = row * (width + 1) + place;
+  entries[at] = (entries[at] as number) + value;
 }
 
 /**
@@ -52,37 +53,45 @@ export const solveBanded = (matrix: BandedMatrix, b: ArrayLike<number>): number[
 export function factorBanded({
   size,
   width,
-  rows,
+  entries,
 }: BandedMatrix): (b: ArrayLike<number>) => Float64Array {
-  const at = (i: number, j: number) => (rows[i] as Float64Array)[j - i + width] as number;
+  const n = width + 1;
+  // Column j of row i stands at i·n + j − i + width.
   for (let i = 0; i < size; i++) {
-    const row = rows[i] as Float64Array;
     const first = Math.max(0, i - width);
+    const row = i * n - i + width;
     for (let j = first; j < i; j++) {
-      let sum = at(i, j);
-      for (let k = Math.max(first, j - width); k < j; k++) sum -= at(i, k) * at(j, k);
-      row[j - i + width] = sum;
+      // Column `first` of row i lies within the band of row j, too.
+      let other = j * n - j + width + first;
+      let sum = entries[row + j] as number;
+      const end = row + j;
+      for (let k = row + first; k < end; k++, other++)
+        sum -= (entries[k] as number) * (entries[other] as number);
+      entries[end] = sum;
     }
-    let pivot = at(i, i);
+    let pivot = entries[row + i] as number;
     for (let j = first; j < i; j++) {
-      const scaled = at(i, j) / at(j, j);
-      pivot -= scaled * at(i, j);
-      row[j - i + width] = scaled;
+      const entry = entries[row + j] as number;
+      const scaled = entry / (entries[j * n + width] as number);
+      pivot -= scaled * entry;
+      entries[row + j] = scaled;
     }
     if (!(pivot > 0)) throw new RangeError('The matrix is not positive definite.');
-    row[width] = pivot;
+    entries[row + i] = pivot;
   }
   return (b) => {
     const x = Float64Array.from(b);
     for (let i = 0; i < size; i++) {
+      const row = i * n - i + width;
       let sum = x[i] as number;
-      for (let j = Math.max(0, i - width); j < i; j++) sum -= at(i, j) * (x[j] as number);
+      for (let j = Math.max(0, i - width); j < i; j++)
+        sum -= (entries[row + j] as number) * (x[j] as number);
       x[i] = sum;
     }
     for (let i = size - 1; i >= 0; i--) {
-      let sum = (x[i] as number) / at(i, i);
+      let sum = (x[i] as number) / (entries[i * n + width] as number);
       for (let k = i + 1; k <= Math.min(size - 1, i + width); k++)
-        sum -= at(k, i) * (x[k] as number);
+        sum -= (entries[k * n - k + width + i] as number) * (x[k] as number);
       x[i] = sum;
     }
     return x;

@@ -11,11 +11,16 @@ const FRACTIONS: Readonly<Record<string, string>> = { '½': '.5', '¼': '.25', '
  * plainFigures('２４½／23 ㎏') // '24.5/23 kg'
  * @example
  * plainFigures('−2') // '-2'
+ * @example
+ * plainFigures('1²') // '1^2'
  */
 export const plainFigures = (text: string): string =>
   text
     // Digits first: a half behind a full-width digit is that digit's, and NFKC would tear it apart.
     .replace(/[０-９]/g, (digit) => digit.normalize('NFKC'))
+    // A power is no digit more, and a half before a figure is no figure: neither is read.
+    .replace(/[²³¹⁰⁴-⁹₀-₉]/g, (digit) => `^${digit.normalize('NFKC')}`)
+    .replace(/([½¼¾])(?=\d)/g, '$1^')
     .replace(/(\d?)([½¼¾])/g, (_, whole: string, part: string) => (whole || '0') + FRACTIONS[part])
     .normalize('NFKC')
     .replace(/[‐‑‒–—―−]/g, '-')

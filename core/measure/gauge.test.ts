@@ -26,6 +26,8 @@ describe('gauge numbers', () => {
     expect(parseGauge('1,25 mm', 'tennis')).toEqual({ ok: true, value: 1.25 });
     expect(parseGauge('0.68', 'badminton')).toEqual({ ok: true, value: 0.68 });
     expect(parseGauge('22', 'badminton')).toEqual({ ok: true, value: 0.65 });
+    // Finer than strings are sold by: it is kept as it is shown everywhere.
+    expect(parseGauge('1.247', 'tennis')).toEqual({ ok: true, value: 1.25 });
   });
 
   it.each([

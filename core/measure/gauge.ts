@@ -2,6 +2,7 @@ import type { Mm } from './quantities';
 import { plainFigures } from './figures';
 import { failure, success, type Result } from '../terms/result';
 import type { Sport } from '../terms/sport';
+import { roundTo } from './units';
 
 export interface GaugeRange {
   readonly name: string;
@@ -34,6 +35,9 @@ const SPORT_LIMITS: Record<Sport, readonly [number, number]> = {
   badminton: [0.58, 0.8],
 };
 
+/** No string is sold by finer steps. From memory. */
+const GAUGE_STEP_MM = 0.01;
+
 export const gaugesOf = (sport: Sport): readonly GaugeRange[] => {
   const [min, max] = SPORT_LIMITS[sport];
   return SCALE.filter((gauge) => gauge.maxMm > min && gauge.minMm < max);
@@ -63,7 +67,8 @@ export function formatGauge(mm: Mm): string {
 }
 
 /**
- * A thickness in mm from `1.25`, `1.25 mm`, or a gauge number `16L`, read as the middle of its range.
+ * A thickness in mm from `1.25`, `1.25 mm`, or a gauge number `16L`, read as the middle of its range; to the hundredth
+ * that strings are sold and written by.
  *
  * @example
  * parseGauge('1,25', 'tennis') // { ok: true, value: 1.25 }
@@ -75,7 +80,7 @@ export function parseGauge(text: string, sport: Sport): Result<number> {
     .replace(/ ?MM$/, '')
     .replace(/ L$/, 'L');
   const named = gaugesOf(sport).find((gauge) => gauge.name === tidy);
-  if (named) return success(Math.round((named.minMm + named.maxMm) * 50) / 100);
+  if (named) return success(roundTo((named.minMm + named.maxMm) / 2, GAUGE_STEP_MM));
   const [min, max] = SPORT_LIMITS[sport];
   if (!/^\d(\.\d{1,3})?$/.test(tidy))
     return failure(
@@ -84,5 +89,5 @@ export function parseGauge(text: string, sport: Sport): Result<number> {
     );
   const mm = Number(tidy);
   if (mm < min || mm > max) return failure('gauge.beyond', { mm, sport, least: min, most: max });
-  return success(mm);
+  return success(roundTo(mm, GAUGE_STEP_MM));
 }

@@ -1,5 +1,6 @@
 /** Money in minor units of its currency: cents of a euro, whole yen, fils of a dinar. */
 import { failure, success, type Result } from '../terms/result';
+import { listed } from '../terms/listed';
 import { plainFigures } from './figures';
 
 const digits = new Map<string, number>();
@@ -23,16 +24,41 @@ export function minorDigits(currency: string): number {
 }
 
 /**
+ * How many coins of one currency become one of another where a figure stays as it is read.
+ *
+ * @example
+ * coinFactor('EUR', 'JPY') // 0.01
+ * coinFactor('EUR', 'KWD') // 10
+ */
+export const coinFactor = (from: string, to: string): number =>
+  10 ** (minorDigits(to) - minorDigits(from));
+
+/** By place and currency: to make one takes longer than to write a hundred amounts with it. */
+const ways = new Map<string, Intl.NumberFormat>();
+
+/**
  * Money as it is read, in the way of a place (BCP 47).
  *
  * @example
  * formatMoney(1850, 'EUR') // '€18.50'
  * formatMoney(1850, 'JPY', 'ja-JP') // '￥1,850'
  */
-export const formatMoney = (minor: number, currency: string, locale = 'en-GB'): string =>
-  new Intl.NumberFormat(locale, { style: 'currency', currency }).format(
-    minor / 10 ** minorDigits(currency),
-  );
+export function formatMoney(minor: number, currency: string, locale = 'en-GB'): string {
+  const key = `${locale} ${currency}`;
+  const way = ways.get(key) ?? new Intl.NumberFormat(locale, { style: 'currency', currency });
+  ways.set(key, way);
+  return way.format(minor / 10 ** minorDigits(currency));
+}
+
+/**
+ * What some lines come to, each so many of one amount.
+ *
+ * @example
+ * linesMinor([{ quantity: 2, unitMinor: 600 }, { quantity: 1, unitMinor: 50 }]) // 1250
+ */
+export const linesMinor = (
+  lines: readonly { readonly quantity: number; readonly unitMinor: number }[],
+): number => lines.reduce((sum, { quantity, unitMinor }) => sum + quantity * unitMinor, 0);
 
 interface Money {
   readonly minor: number;
@@ -48,7 +74,7 @@ interface Money {
 export function formatSums(amounts: readonly Money[], locale?: string): string {
   const sums = new Map<string, number>();
   for (const { minor, currency } of amounts) sums.set(currency, (sums.get(currency) ?? 0) + minor);
-  return [...sums].map(([currency, minor]) => formatMoney(minor, currency, locale)).join(' and ');
+  return listed([...sums].map(([currency, minor]) => formatMoney(minor, currency, locale)));
 }
 
 /**
@@ -61,24 +87,38 @@ export function formatSums(amounts: readonly Money[], locale?: string): string {
 export const moneyFigure = (minor: number, currency: string): string =>
   (minor / 10 ** minorDigits(currency)).toFixed(minorDigits(currency));
 
+/** What is dearer than that is a slip of the pen, and sums of it are still whole numbers. */
+export const MOST_MINOR = 1e12;
+
+/** `1.234,50` and `1,234.50`: where both are written, the first separates thousands. */
+const withoutThousands = (figures: string): string => {
+  const both = /^\d{1,3}(?:([.,])\d{3}){1,2}(?!\1)[.,]\d+$/.exec(figures);
+  return both?.[1] ? figures.replaceAll(both[1], '') : figures;
+};
+
 /**
- * Money as typed, `18`, `18.50` or `18,5`, in minor units of the currency; no more decimals than it has.
+ * Money as typed, `18`, `18.50`, `18,5`, `1.234,50` or `1 250 000`, in minor units of the currency; no more decimals than it has.
  *
  * @example
  * parseMoney('EUR')('16.50') // { ok: true, value: 1650 }
+ * @example
+ * parseMoney('EUR')('1.234,50') // { ok: true, value: 123450 }
  */
 export const parseMoney =
   (currency: string) =>
   (text: string): Result<number> => {
     const places = minorDigits(currency);
-    const match = /^(\d{1,6})(?:[.,](\d+))?$/.exec(plainFigures(text));
+    const match = /^(\d{1,9}|\d{1,3}(?: \d{3}){1,2})(?:[.,](\d+))?$/.exec(
+      withoutThousands(plainFigures(text)),
+    );
     if (!match) return failure('amount.unread');
     const [, whole = '', fraction = ''] = match;
     if (fraction.length > places)
       return places === 0
         ? failure('amount.whole', { currency })
         : failure('amount.decimals', { currency, places: String(places) });
-    return success(Number(whole + fraction.padEnd(places, '0')));
+    const minor = Number(whole.replaceAll(' ', '') + fraction.padEnd(places, '0'));
+    return minor > MOST_MINOR ? failure('amount.unread') : success(minor);
   };
 
 export interface StringPrice {
@@ -97,27 +137,4 @@ export function stringPrice(mains: StringPrice, crosses: StringPrice): number {
   const half = ({ setMinor, suppliedByClient }: StringPrice) =>
     suppliedByClient ? 0 : setMinor / 2;
   return Math.ceil(half(mains) + half(crosses));
-}
-
-/**
- * Shares a whole amount out by weights so that the shares add up to it: each gets its part rounded down, and
- * what is left goes to the largest remainders, the earlier first. Source: the largest remainder method.
- *
- * @example
- * shareOut(100, [1, 1, 1]) // [34, 33, 33]
- */
-export function shareOut(minor: number, weights: readonly number[]): readonly number[] {
-  const sum = weights.reduce((all, weight) => all + weight, 0);
-  if (weights.length === 0) return [];
-  // Without weights the first one bears it.
-  if (sum === 0) return weights.map((_, i) => (i === 0 ? minor : 0));
-  const exact = weights.map((weight) => (minor * weight) / sum);
-  const shares = exact.map(Math.floor);
-  const left = minor - shares.reduce((all, share) => all + share, 0);
-  const first = exact
-    .map((value, i) => ({ i, over: value - Math.floor(value) }))
-    .sort((a, b) => b.over - a.over || a.i - b.i)
-    .slice(0, left);
-  for (const { i } of first) shares[i] = (shares[i] ?? 0) + 1;
-  return shares;
 }

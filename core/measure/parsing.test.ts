@@ -19,7 +19,7 @@ import {
 import { parseMoney } from './money';
 import type { Result } from '../terms/result';
 import { SPORTS, type Sport } from '../terms/sport';
-import { formatTicket, newtons, type TensionUnit } from './units';
+import { centimetreFigure, formatTicket, ticketEntry, newtons, type TensionUnit } from './units';
 
 const valueOf = <T>(result: Result<T>): T => {
   if (!result.ok) throw new Error(result.problem);
@@ -94,7 +94,7 @@ describe('a ticket', () => {
           const typed = `${least + step / 100}/${least + step / 100} ${unit}`;
           const read = parseTicketTension(typed, sport, 'kg');
           if (!read.ok) return;
-          expect(parseTicketTension(formatTicket(read.value), sport, 'lb')).toEqual(read);
+          expect(parseTicketTension(ticketEntry(read.value), sport, 'lb')).toEqual(read);
         },
       ),
     );
@@ -169,6 +169,20 @@ describe('a length', () => {
     expect(valueOf(parseLength('33.6 cm', 'mm'))).toBe(336);
     expect(valueOf(parseLength('36', 'cm'))).toBe(360);
   });
+  it('is read to a hundredth of a millimetre, and read again as it is written', () => {
+    expect(valueOf(parseLength('13.123 in', 'mm'))).toBe(333.32);
+    const typed = fc.tuple(
+      fc.integer({ min: 0, max: 99_999 }),
+      fc.constantFrom('in', 'ft', 'cm', 'mm', 'm'),
+    );
+    fc.assert(
+      fc.property(typed, ([thousandths, unit]) => {
+        const mm = valueOf(parseLength(`${(thousandths / 1000).toFixed(3)} ${unit}`, 'mm'));
+        expect(valueOf(parseLength(String(mm), 'mm'))).toBe(mm);
+        expect(valueOf(parseLength(centimetreFigure(mm), 'cm'))).toBe(mm);
+      }),
+    );
+  });
   it('refuses what is none', () => {
     expect(problemOf(parseLength('22\'14"', 'm'))).toContain('0 to 11');
     expect(problemOf(parseLength('long', 'm'))).toContain('40ft');
@@ -238,5 +252,27 @@ describe('a single pull', () => {
       ok: false,
       problem: expect.stringMatching(/25 or 24.6 kg\.$/),
     });
+  });
+});
+
+describe('what is no figure', () => {
+  it('is not read as one: a power, a half before a figure, thousands', () => {
+    for (const text of ['1²', '½1', '2₃']) {
+      expect(parseLength(text, 'm').ok).toBe(false);
+      expect(parseTicketTension(text, 'tennis', 'lb').ok).toBe(false);
+      expect(parseCount(text).ok).toBe(false);
+    }
+    expect(parseTicketTension('3 x 50 kg', 'tennis', 'kg').ok).toBe(false);
+    expect(parseLength('12,200 mm', 'm')).toEqual({ ok: true, value: 12_200 });
+    expect(parseLength('12,200', 'm')).toEqual({ ok: true, value: 12_200 });
+  });
+
+  // Source: common practice, no adult frame prints less than 36 lb.
+  it('25-29 in a house of pounds is a range of kilograms in tennis, and of pounds in badminton', () => {
+    const unit = (sport: 'tennis' | 'badminton') => {
+      const read = parseTensionRange('25-29', sport, 'lb');
+      return read.ok && read.value.unit;
+    };
+    expect([unit('tennis'), unit('badminton')]).toEqual(['kg', 'lb']);
   });
 });

@@ -2,7 +2,7 @@
 import type { Mm, Newtons } from './quantities';
 import { decimal, NUMBER, plainFigures, TENSION_UNIT, tensionUnitNamed } from './figures';
 
-import { pullLimits } from './pull-limits';
+import { pullLimits, MOST_CROSS_DIFFERENCE } from './pull-limits';
 import { failure, success, type Refused, type Result } from '../terms/result';
 import type { Sport } from '../terms/sport';
 import {
@@ -11,6 +11,7 @@ import {
   MM_PER_INCH,
   newtons,
   otherTensionUnit,
+  roundTo,
   type TensionUnit,
   type TicketTension,
 } from './units';
@@ -31,9 +32,6 @@ const MEANT: Record<Sport, Record<TensionUnit, readonly [number, number]>> = {
   badminton: { kg: [5, 18], lb: [16, 40] },
   squash: { kg: [5, 18], lb: [16, 40] },
 };
-
-/** Beyond this ratio between mains and crosses a ticket is a slip of the pen. */
-const MOST_CROSS_DIFFERENCE = 0.3;
 
 const TICKET = new RegExp(
   String.raw`^(${NUMBER}) ?(${TENSION_UNIT})? ?(?:[/x×] ?(${NUMBER}) ?)?(${TENSION_UNIT})?$`,
@@ -92,7 +90,7 @@ function ticketProblem({ mainN, crossN, unit }: TicketTension, sport: Sport): Re
         most: formatTension(most, unit),
       });
   }
-  if (Math.abs(crossN - mainN) > MOST_CROSS_DIFFERENCE * mainN)
+  if (Math.abs(crossN - mainN) > MOST_CROSS_DIFFERENCE * mainN + 1e-6)
     return failure('tension.apart', {
       crosses: formatTension(crossN, unit),
       mains: formatTension(mainN, unit),
@@ -111,6 +109,9 @@ const RANGE = new RegExp(
   'i',
 );
 
+/** From there on a range that is printed in a throat may be in pounds. From memory. */
+const LEAST_PRINTED_LB = 36;
+
 /**
  * The range printed in a throat: `22-26`, `50–60 lb`.
  *
@@ -128,7 +129,11 @@ export function parseTensionRange(
   if (firstUnit && lastUnit && tensionUnitNamed(firstUnit) !== tensionUnitNamed(lastUnit))
     return failure('range.two units');
   const unit =
-    tensionUnitNamed(lastUnit ?? firstUnit) ?? impliedUnit(decimal(low), sport, houseUnit);
+    tensionUnitNamed(lastUnit ?? firstUnit) ??
+    // No maker of adult frames prints so few pounds.
+    (sport === 'tennis' && decimal(high) < LEAST_PRINTED_LB
+      ? 'kg'
+      : impliedUnit(decimal(low), sport, houseUnit));
   const range = { minN: newtons(decimal(low), unit), maxN: newtons(decimal(high), unit), unit };
   if (range.minN > range.maxN) return failure('range.upside down');
   const { leastN: least, mostN: most } = pullLimits(sport);
@@ -163,13 +168,19 @@ const FEET_INCHES = new RegExp(
   'i',
 );
 
+/** Finer than any ruler, and written with so few figures that what a form shows again can be read again. */
+const LENGTH_STEP_MM = 0.01;
+
+const lengthOf = (mm: Mm): Result<Mm> => success(roundTo(mm, LENGTH_STEP_MM));
+
 /**
- * A length in mm from `12.2`, `40ft`, `22'6"`, `33.6 cm`. `bareUnit` is what a figure without
+ * A length in mm, to a hundredth, from `12.2`, `40ft`, `22'6"`, `33.6 cm`. `bareUnit` is what a figure without
  * a unit means where it is typed: metres for string, millimetres for a head.
  *
  * @example
  * parseLength('40 ft', 'm') // { ok: true, value: 12192 }
  * parseLength('9,5', 'm') // { ok: true, value: 9500 }
+ * parseLength('12,200 mm', 'm') // { ok: true, value: 12200 }
  */
 export function parseLength(text: string, bareUnit: 'm' | 'mm' | 'cm'): Result<number> {
   const tidy = plainFigures(text);
@@ -177,14 +188,20 @@ export function parseLength(text: string, bareUnit: 'm' | 'mm' | 'cm'): Result<n
   if (both) {
     const inches = decimal(both[2] ?? '');
     if (inches >= 12) return failure('length.inches');
-    return success(Number(both[1]) * MM_PER_FOOT + inches * MM_PER_INCH);
+    return lengthOf(Number(both[1]) * MM_PER_FOOT + inches * MM_PER_INCH);
   }
+  // No tape reads thousandths of a millimetre: that is a separator of thousands.
+  const thousands = /^(\d{1,3})[.,](\d{3}) ?(?:mm|millimet(?:er|re)s?)$/i.exec(tidy);
+  if (thousands) return lengthOf(Number(`${thousands[1]}${thousands[2]}`));
   const match = LENGTH.exec(tidy);
   const factor = mmIn(match?.[2] ?? bareUnit);
   if (!match || Number.isNaN(factor))
     return failure('length.unread', { examples: LENGTH_EXAMPLES[bareUnit] });
-  return success(decimal(match[1] ?? '') * factor);
+  return lengthOf(decimal(match[1] ?? '') * factor);
 }
+
+/** No end of a head has more holes to rule. */
+export const MOST_IN_ROW = 60;
 
 /**
  * Lengths read off a ruler in a row, `6 18 30.5`, in mm; increasing. An empty text is an empty row.
@@ -205,6 +222,7 @@ export function parseRow(text: string): Result<readonly number[]> {
       return failure('row.falls', { typed: word, before: values.at(-1) ?? '' });
     values.push(value);
   }
+  if (values.length > MOST_IN_ROW) return failure('row.too long', { most: MOST_IN_ROW });
   return success(values);
 }
 
@@ -343,6 +361,9 @@ export function parseCount(text: string): Result<number> {
   return /^\d{1,3}$/.test(tidy) ? success(Number(tidy)) : failure('count.unread');
 }
 
+/** Closer than that nobody measures a head. */
+export const MOST_WIDTHS = 60;
+
 /**
  * Inside widths read at distances below the tip, `40:190 120:246 …`, both in mm.
  *
@@ -356,6 +377,7 @@ export function parseWidths(text: string): Result<readonly WidthReading[]> {
     if (!match) return failure('widths.unread', { typed: word.slice(0, 20) });
     readings.push({ fromHeadMm: decimal(match[1] ?? ''), widthMm: decimal(match[2] ?? '') });
   }
+  if (readings.length > MOST_WIDTHS) return failure('widths.too many', { most: MOST_WIDTHS });
   return success(readings);
 }
 

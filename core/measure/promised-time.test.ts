@@ -10,7 +10,34 @@ const read = (text: string, now = NOW) => {
   return promise.ok ? promise.value : promise.problem;
 };
 
+describe('the clock of a workshop', () => {
+  it('is its own, whichever was asked before', () => {
+    // IANA: Vienna is an hour ahead of UTC in winter and two in summer, Kathmandu five and three quarters.
+    const winter = new Date('2026-01-05T23:30:00Z');
+    const summer = new Date('2026-07-05T23:30:00Z');
+    for (let turn = 0; turn < 2; turn++) {
+      expect(wallTime(winter, 'Europe/Vienna')).toBe('2026-01-06T00:30');
+      expect(wallTime(winter, 'Asia/Kathmandu')).toBe('2026-01-06T05:15');
+      expect(wallTime(winter, 'UTC')).toBe('2026-01-05T23:30');
+      expect(wallTime(summer, 'Europe/Vienna')).toBe('2026-07-06T01:30');
+    }
+    expect(() => wallTime(winter, 'Nowhere/Land')).toThrow(RangeError);
+  });
+});
+
 describe('a promise', () => {
+  it('for a bare hour from one to seven is in the afternoon', () => {
+    const at = (text: string) => {
+      const read = parsePromise(text, '2026-11-25T09:00');
+      return read.ok ? read.value : read.problem;
+    };
+    expect(at('fri 5')).toBe('2026-11-27T17:00');
+    expect(at('fri 5:30')).toBe('2026-11-27T17:30');
+    expect(at('fri 05:00')).toBe('2026-11-27T05:00');
+    expect(at('fri 5am')).toBe('2026-11-27T05:00');
+    expect(at('fri 9')).toBe('2026-11-27T09:00');
+  });
+
   it.each([
     ['fri', '2026-11-27T18:00'],
     ['friday 9', '2026-11-27T09:00'],

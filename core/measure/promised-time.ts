@@ -14,6 +14,9 @@ const WEEKDAYS = ['sunday', 'monday', 'tuesday', 'wednesday', 'thursday', 'frida
 /** A day without an hour means closing time. */
 const CLOSING = '18:00';
 
+/** By time zone: to make one takes longer than to read a hundred instants by it. */
+const clocks = new Map<string, Intl.DateTimeFormat>();
+
 /**
  * The workshop's clock at an instant. `timeZone` is an IANA name.
  *
@@ -21,12 +24,11 @@ const CLOSING = '18:00';
  * wallTime(new Date('2026-01-05T08:00:00Z'), 'Europe/Vienna') // '2026-01-05T09:00'
  */
 export function wallTime(instant: Date, timeZone: string): WallTime {
-  const parts = new Intl.DateTimeFormat('sv-SE', {
-    timeZone,
-    dateStyle: 'short',
-    timeStyle: 'short',
-  }).format(instant);
-  return parts.replace(' ', 'T');
+  const clock =
+    clocks.get(timeZone) ??
+    new Intl.DateTimeFormat('sv-SE', { timeZone, dateStyle: 'short', timeStyle: 'short' });
+  clocks.set(timeZone, clock);
+  return clock.format(instant).replace(' ', 'T');
 }
 
 const asDate = (wall: WallTime): Date => parse(wall, WALL, new Date(0));
@@ -63,7 +65,7 @@ function dayFrom(word: string, now: Date): Date | undefined {
   return month < 0 ? undefined : nextOfName(Number(named?.groups?.day), month + 1, now);
 }
 
-/** `17:30`, `17.30h`, `5pm`, `5:30 pm`, `noon`: minutes are optional. */
+/** `17:30`, `17.30h`, `5pm`, `5:30 pm`, `5`, `noon`: minutes are optional. */
 const HOUR = /^(?:at )?(?:(\d{1,2})(?:[:.](\d\d))? ?(am|pm|h)?|(noon))$/;
 
 /** An hour as `17:30`; a sentence where it is an hour that no clock has; undefined for no hour at all. */
@@ -74,7 +76,9 @@ function hourFrom(word: string): Result<string> | undefined {
   const [, hourText = '', minute = '00', half] = match;
   const typed = Number(hourText);
   const isTwelve = half === 'am' || half === 'pm';
-  const hour = isTwelve ? (typed % 12) + (half === 'pm' ? 12 : 0) : typed;
+  // Said bare, one to seven is in the afternoon: no shop hands over before it opens.
+  const isAfternoon = half === undefined && !hourText.startsWith('0') && typed >= 1 && typed <= 7;
+  const hour = isTwelve ? (typed % 12) + (half === 'pm' ? 12 : 0) : typed + (isAfternoon ? 12 : 0);
   if (hour > 23 || Number(minute) > 59 || (isTwelve && (typed < 1 || typed > 12)))
     return failure('time.no hour');
   return success(`${String(hour).padStart(2, '0')}:${minute}`);
@@ -118,12 +122,16 @@ export function parsePromise(text: string, now: WallTime): Result<WallTime> {
 }
 
 /**
- * `today 17:30`, `tomorrow 18:00`, `Fri 27 Nov 18:00`; the year only when it is another.
+ * `today 17:30`, `tomorrow 18:00`, `Fri 27 Nov 18:00`; the year only when it is another. What is read on another day, as on
+ * paper, has no `now`: the day stands there whole.
  *
  * @example
  * formatWall('2026-11-27T17:00', '2026-11-26T09:00') // 'tomorrow 17:00'
+ * @example
+ * formatWall('2026-11-27T17:00') // 'Fri 27 Nov 2026 17:00'
  */
-export function formatWall(wall: WallTime, now: WallTime): string {
+export function formatWall(wall: WallTime, now?: WallTime): string {
+  if (now === undefined) return format(asDate(wall), 'EEE d MMM yyyy HH:mm');
   const day = wall.slice(0, 10);
   const today = asDate(now);
   const time = wall.slice(11);
@@ -132,6 +140,16 @@ export function formatWall(wall: WallTime, now: WallTime): string {
   const sameYear = day.slice(0, 4) === now.slice(0, 4);
   return `${format(asDate(wall), sameYear ? 'EEE d MMM' : 'EEE d MMM yyyy')} ${time}`;
 }
+
+/**
+ * The hour of a time today, and its weekday before it on another day.
+ *
+ * @example
+ * hourOn('2026-11-27T08:40', '2026-11-26T23:00') // 'Fri 08:40'
+ * hourOn('2026-11-26T23:30', '2026-11-26T23:00') // '23:30'
+ */
+export const hourOn = (wall: WallTime, now: WallTime): string =>
+  wall.slice(0, 10) === now.slice(0, 10) ? wall.slice(11) : format(asDate(wall), 'EEE HH:mm');
 
 /**
  * A day as a place writes it, BCP 47.

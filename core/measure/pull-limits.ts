@@ -26,3 +26,6 @@ export const USUAL_PULL_N: Record<Sport, number> = {
   badminton: newtons(24, 'lb'),
   squash: newtons(26, 'lb'),
 };
+
+/** Beyond this ratio between mains and crosses a ticket is a slip of the pen. From memory. */
+export const MOST_CROSS_DIFFERENCE = 0.3;

@@ -46,6 +46,14 @@ export const inTensionUnit = (n: Newtons, unit: TensionUnit, step = 0.01): numbe
 export const TICKET_STEP: Record<TensionUnit, number> = { kg: 0.5, lb: 1 };
 
 /**
+ * A length as a form shows it in centimetres, as finely as it is kept.
+ *
+ * @example
+ * centimetreFigure(355.6) // '35.56'
+ */
+export const centimetreFigure = (mm: Mm): string => String(roundTo(mm / 10, 0.001));
+
+/**
  * `n` newtons rounded to the smallest step worth writing down in `unit`, in newtons.
  *
  * @example
@@ -92,13 +100,25 @@ export function roundTo(value: number, step: number): number {
 }
 
 /**
- * A tension in one unit: `24 kg`, `52.5 lb`; at most two decimals, none that are zero.
+ * A pull as a figure, the same on every screen and paper: quarters as they are typed, all else to a tenth.
+ *
+ * @example
+ * tensionFigure(newtons(24.25, 'kg'), 'kg') // 24.25
+ * tensionFigure(newtons(55, 'lb'), 'kg') // 24.9
+ */
+export function tensionFigure(n: Newtons, unit: TensionUnit): number {
+  const fine = inTensionUnit(n, unit);
+  return Number.isInteger(fine * 4) ? fine : inTensionUnit(n, unit, 0.1);
+}
+
+/**
+ * A tension in one unit: `24 kg`, `52.5 lb`.
  *
  * @example
  * formatTension(newtons(24, 'kg'), 'kg') // '24 kg'
  */
 export const formatTension = (n: Newtons, unit: TensionUnit): string =>
-  `${inTensionUnit(n, unit)} ${unit}`;
+  `${tensionFigure(n, unit)} ${unit}`;
 
 /** What mains and crosses are pulled at. */
 export interface Pulls {
@@ -111,6 +131,17 @@ export interface TicketTension extends Pulls {
   readonly unit: TensionUnit;
 }
 
+/** No machine pulls so hard, and no racket would hold it; N. */
+export const MOST_PULLED_N = 1000;
+
+const pull = z.number().positive().max(MOST_PULLED_N);
+/** A ticket's tension, as it comes from outside or is kept in a document. */
+export const ticketTensionSchema = z.object({
+  mainN: pull,
+  crossN: pull,
+  unit: tensionUnitSchema,
+});
+
 /**
  * Ticket notation, mains/crosses: `55/53 lb`.
  *
@@ -118,6 +149,15 @@ export interface TicketTension extends Pulls {
  * formatTicket({ mainN: newtons(24, 'kg'), crossN: newtons(23, 'kg'), unit: 'kg' }) // '24/23 kg'
  */
 export const formatTicket = ({ mainN, crossN, unit }: TicketTension): string =>
+  `${tensionFigure(mainN, unit)}/${tensionFigure(crossN, unit)} ${unit}`;
+
+/**
+ * The same as a form shows it, to the last digit that was typed, so that it is read again as it was.
+ *
+ * @example
+ * ticketEntry({ mainN: newtons(24.33, 'kg'), crossN: newtons(23, 'kg'), unit: 'kg' }) // '24.33/23 kg'
+ */
+export const ticketEntry = ({ mainN, crossN, unit }: TicketTension): string =>
   `${inTensionUnit(mainN, unit)}/${inTensionUnit(crossN, unit)} ${unit}`;
 
 /**
@@ -128,9 +168,17 @@ export const formatTicket = ({ mainN, crossN, unit }: TicketTension): string =>
  */
 export function formatTicketConverted({ mainN, crossN, unit }: TicketTension): string {
   const other = otherTensionUnit(unit);
-  const figure = (n: Newtons) => inTensionUnit(n, other, 0.1);
-  return `${figure(mainN)}/${figure(crossN)} ${other}`;
+  return formatTicket({ mainN, crossN, unit: other });
 }
+
+/**
+ * A ticket in its own unit and, beside it, in the other.
+ *
+ * @example
+ * formatTicketInBoth({ mainN: newtons(24, 'kg'), crossN: newtons(23, 'kg'), unit: 'kg' }) // '24/23 kg (52.9/50.7 lb)'
+ */
+export const formatTicketInBoth = (ticket: TicketTension): string =>
+  `${formatTicket(ticket)} (${formatTicketConverted(ticket)})`;
 
 /**
  * String length: metres to the centimetre, `6.05 m`.

@@ -6,6 +6,8 @@ import {
   MESSAGE_KINDS,
   PLACES,
   USUAL_TEMPLATES,
+  whereTo,
+  type Standing,
 } from './messages';
 
 describe('a message to a client', () => {
@@ -38,5 +40,40 @@ describe('a message to a client', () => {
     );
     for (const none of ['', '555 0100', 'ada@', '@court.example', 'ada@court'])
       expect(mailAddressIn(none)).toBeUndefined();
+  });
+});
+
+describe('a message that waited while its server was away', () => {
+  const then: Standing = {
+    name: 'Ada',
+    contact: '555 01; ada@court.example',
+    mayWrite: 'yes',
+    isCollected: false,
+    hasIt: true,
+    cameAgain: false,
+  };
+  const now = (kind: (typeof MESSAGE_KINDS)[number], changes: Partial<Standing> = {}) =>
+    Object.values(whereTo(kind, { ...then, ...changes })).join();
+
+  it('goes to the address that its client has now', () => {
+    for (const kind of MESSAGE_KINDS) expect(now(kind)).toBe('ada@court.example');
+    expect(now('receipt', { contact: 'ada@new.example' })).toBe('ada@new.example');
+    expect(now('ready', { contact: '555 01' })).toBe('There is no mail address of Ada any more.');
+  });
+
+  // Source: consent is as easily taken back as given, and holds from then on (GDPR, article 7(3)), from memory.
+  it('goes to nobody who does not want any, whatever it says', () => {
+    for (const kind of MESSAGE_KINDS) {
+      expect(now(kind, { mayWrite: 'no' })).toBe('They do not want messages.');
+      expect(now(kind, { mayWrite: 'unasked' })).toContain('have not said');
+      expect(now(kind, { hasIt: false })).toBe('The racket is somebody else’s now.');
+    }
+  });
+
+  it('says nothing that is not so any more', () => {
+    expect(now('ready', { isCollected: true })).toBe('It was collected meanwhile.');
+    expect(now('due', { cameAgain: true })).toBe('They came meanwhile.');
+    expect(now('receipt', { isCollected: true, cameAgain: true })).toBe('ada@court.example');
+    expect(now('due', { isCollected: true })).toBe('ada@court.example');
   });
 });

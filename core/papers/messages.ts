@@ -75,3 +75,35 @@ const ADDRESS =
  * mailAddressIn('0171 5550, ada@court.example') // 'ada@court.example'
  */
 export const mailAddressIn = (contact: string): string | undefined => ADDRESS.exec(contact)?.[0];
+
+/** Whom a message that waited is to, as they stand when it is to go out. */
+export interface Standing {
+  readonly name: string;
+  readonly contact: string;
+  readonly mayWrite: 'unasked' | 'yes' | 'no';
+  readonly isCollected: boolean;
+  /** The racket that it is about is still theirs. */
+  readonly hasIt: boolean;
+  /** It came in again since. */
+  readonly cameAgain: boolean;
+}
+
+/**
+ * Where a message that waited goes, or why it goes nowhere any more: a server may have been away for hours, and what was
+ * true then need not be now.
+ *
+ * @example
+ * whereTo('ready', { name: 'Ada', contact: 'ada@court.example', mayWrite: 'yes', isCollected: false, hasIt: true, cameAgain: false }) // { to: 'ada@court.example' }
+ */
+export function whereTo(
+  kind: MessageKind,
+  { name, contact, mayWrite, isCollected, hasIt, cameAgain }: Standing,
+): { readonly to: string } | { readonly not: string } {
+  if (mayWrite === 'no') return { not: 'They do not want messages.' };
+  if (mayWrite === 'unasked') return { not: 'They have not said that they may be written to.' };
+  if (!hasIt) return { not: 'The racket is somebody else’s now.' };
+  if (kind === 'due' && cameAgain) return { not: 'They came meanwhile.' };
+  if (kind === 'ready' && isCollected) return { not: 'It was collected meanwhile.' };
+  const to = mailAddressIn(contact);
+  return to ? { to } : { not: `There is no mail address of ${name} any more.` };
+}

@@ -8,7 +8,7 @@ export interface PaperFact {
   readonly value: string;
 }
 
-interface PaperHead {
+export interface PaperHead {
   readonly workshop: string;
   /** Line by line. */
   readonly address: string;
@@ -47,29 +47,28 @@ export type Paper =
     } & PaperHead);
 
 export type PaperKind = Paper['kind'];
+export type PaperOf<K extends PaperKind> = Extract<Paper, { readonly kind: K }>;
 
-export const PAPER_KINDS = [
-  'slip',
-  'label',
-  'stub',
-  'letter',
-  'unstrung',
-] as const satisfies readonly PaperKind[];
-
-/** What each is called, where it is printed. */
-export const PAPER_NAMES: Readonly<Record<PaperKind, string>> = {
-  slip: 'Slip for the handle',
-  label: 'Label for the bag',
-  stub: 'Ticket stub',
-  letter: 'Letter to the client',
-  unstrung: 'Handed back unstrung',
+/** What each is called where it is printed, and the sheet that it is laid out for, mm. */
+export const PAPERS: Readonly<
+  Record<
+    PaperKind,
+    { readonly name: string; readonly sheet: readonly [width: number, height: number] }
+  >
+> = {
+  slip: { name: 'Slip for the handle', sheet: [40, 210] },
+  label: { name: 'Label for the bag', sheet: [62, 100] },
+  stub: { name: 'Ticket stub', sheet: [62, 100] },
+  letter: { name: 'Letter to the client', sheet: [210, 297] },
+  unstrung: { name: 'Handed back unstrung', sheet: [210, 297] },
 };
 
-/** The sheet that each is laid out for, mm. */
-export const PAPER_SIZES: Readonly<Record<PaperKind, readonly [width: number, height: number]>> = {
-  slip: [40, 210],
-  label: [62, 100],
-  stub: [62, 100],
-  letter: [210, 297],
-  unstrung: [210, 297],
-};
+/**
+ * Whether there is a paper of this name.
+ *
+ * @example
+ * isPaperKind('stub') // true
+ */
+export const isPaperKind = (text: string): text is PaperKind => Object.hasOwn(PAPERS, text);
+
+export const PAPER_KINDS: readonly PaperKind[] = Object.keys(PAPERS).filter(isPaperKind);

@@ -31,7 +31,7 @@ describe('the slip for the handle', () => {
     const { setup } = recordOf();
     const at = { setup: { ...setup, mainN: newtons(24, 'kg'), crossN: newtons(23, 'kg') } };
     expect(slip(at, 'kg')).toMatchObject({ tension: '24/23 kg', converted: '52.9/50.7 lb' });
-    expect(slip(at, 'lb')).toMatchObject({ tension: '52.91/50.71 lb', converted: '24/23 kg' });
+    expect(slip(at, 'lb')).toMatchObject({ tension: '52.9/50.7 lb', converted: '24/23 kg' });
   });
 
   it('names both strings of a hybrid, and one of a full bed', () => {

@@ -2,8 +2,9 @@
 import { formatDay } from '../measure/promised-time';
 import { formatGauge } from '../measure/gauge';
 import { formatTicket, formatTicketConverted, type TensionUnit } from '../measure/units';
+import { strungParts } from '../record/as-strung';
 import type { JobRecord } from '../record/record';
-import { isOneString, type JobString } from '../strings/job-string';
+import { isHybrid, type JobString } from '../strings/job-string';
 import { METHOD_WORDS } from '../terms/method';
 import { bedToday, type KnownOfBed } from '../ageing/bed-today';
 
@@ -18,6 +19,10 @@ export interface Slip {
   readonly figure: string;
   readonly unit: TensionUnit;
   readonly converted: string;
+  /** From which string on it was pulled otherwise; empty for nearly all. */
+  readonly changed: string;
+  /** What was set on the machine for it; empty where the aim itself was. */
+  readonly dial: string;
   readonly layout: 'full bed' | 'hybrid';
   readonly method: string;
   /** One string, or mains and crosses. */
@@ -58,8 +63,8 @@ export function slipOf({
   readonly known?: KnownOfBed;
 }): Slip {
   const { client, racket, setup, plan, hands } = record;
-  const ticket = { ...setup, unit };
-  const isHybrid = !isOneString(setup.mains, setup.crosses);
+  const { ticket, changed } = strungParts(record, unit);
+  const hybrid = isHybrid(setup);
   return {
     workshop,
     number,
@@ -70,9 +75,13 @@ export function slipOf({
     figure: formatTicket(ticket).replace(` ${unit}`, ''),
     unit,
     converted: formatTicketConverted(ticket),
-    layout: isHybrid ? 'hybrid' : 'full bed',
+    changed,
+    dial: record.dial
+      ? `${formatTicket({ ...record.dial, unit })}${record.machine ? ` on ${record.machine}` : ''}`
+      : '',
+    layout: hybrid ? 'hybrid' : 'full bed',
     method: METHOD_WORDS[plan.method],
-    strings: isHybrid
+    strings: hybrid
       ? [
           { where: 'Mains', string: stringWords(setup.mains) },
           { where: 'Crosses', string: stringWords(setup.crosses) },

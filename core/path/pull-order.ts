@@ -9,10 +9,13 @@ import type { Sport } from '../terms/sport';
 /** What of a house's customs decides the order of the pulls. */
 export type OrderCustom = Pick<HouseRules, 'ahead' | 'firstCrosses'>;
 
-/** How many mains one side is brought ahead of the other before the other follows. */
-type Ahead = HouseRules['ahead'];
-
-const TURN: Record<Ahead, number> = { one: 1, two: 2, three: 3, 'three then six': 3, four: 4 };
+const TURN: Record<HouseRules['ahead'], number> = {
+  one: 1,
+  two: 2,
+  three: 3,
+  'three then six': 3,
+  four: 4,
+};
 
 /**
  * Most mains that one side may be ahead of the other. Common practice: never more than three, in badminton four.
@@ -22,8 +25,16 @@ const TURN: Record<Ahead, number> = { one: 1, two: 2, three: 3, 'three then six'
  */
 export const mostAhead = (sport: Sport): number => (sport === 'badminton' ? 4 : 3);
 
-/** Mains that one turn brings ahead; a custom that goes too far for its sport is held back. */
-const turnOf = (ahead: Ahead, sport: Sport): number => Math.min(TURN[ahead], mostAhead(sport));
+/**
+ * How many mains one side is brought ahead of the other before the other follows, and so the most that it ever is; a custom
+ * that goes too far for its sport is held back.
+ *
+ * @example
+ * furthestAhead('three then six', 'tennis') // 3
+ * furthestAhead('four', 'tennis') // 3
+ */
+export const furthestAhead = (ahead: HouseRules['ahead'], sport: Sport): number =>
+  Math.min(TURN[ahead], mostAhead(sport));
 
 /**
  * @example
@@ -59,12 +70,12 @@ export function runsBeside(one: StringName, other: StringName): boolean {
 function byTurns(
   mains: Record<Side, readonly StringName[]>,
   first: Side,
-  ahead: Ahead,
+  ahead: HouseRules['ahead'],
   sport: Sport,
 ): readonly StringName[] {
   const rest = { left: mains.left.slice(1), right: mains.right.slice(1) };
   const order = [mains[first][0], mains[otherSide(first)][0]];
-  const turn = turnOf(ahead, sport);
+  const turn = furthestAhead(ahead, sport);
   let size = turn;
   for (let side = first; rest.left.length + rest.right.length > 0; side = otherSide(side)) {
     order.push(...rest[side].splice(0, size));
@@ -73,10 +84,15 @@ function byTurns(
   return order.filter((string) => string !== undefined);
 }
 
-/** Place of the first string that is not strung in pairs: a cross, or what a method strings after it. */
-function pairedCount({ order }: Path): number {
+/**
+ * Mains that are strung by turns: all before the first cross, in the order of their pulls.
+ *
+ * @example
+ * pairedMains(usual.path).length // 16
+ */
+export function pairedMains({ order }: Pick<Path, 'order'>): readonly StringName[] {
   const at = order.findIndex((string) => !isMain(string));
-  return at < 0 ? order.length : at;
+  return at < 0 ? order : order.slice(0, at);
 }
 
 /**
@@ -87,7 +103,7 @@ function pairedCount({ order }: Path): number {
  * inOrderOf(usual.path, 'tennis', { ahead: 'one', firstCrosses: 'two together' }).order.slice(0, 4) // ['M1R', 'M1L', 'M2R', 'M2L']
  */
 export function inOrderOf(path: Path, sport: Sport, { ahead, firstCrosses }: OrderCustom): Path {
-  const paired = path.order.slice(0, pairedCount(path));
+  const paired = pairedMains(path);
   const of = (side: Side) => paired.filter((string) => sideOf(string) === side);
   const first = sideOf(paired[0] as StringName);
   const order = [

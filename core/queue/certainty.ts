@@ -39,7 +39,7 @@ export function drawnFactors(job: Pick<SpreadJob, 'number' | 'spread'>, days = D
   return factors;
 }
 
-/** When each job of a lane is finished on each day; a job that is begun before a break is finished before it. */
+/** When each job of a lane is finished on each day; a job that is begun before a break is finished before it, and one that no opening has room for is never finished. */
 export function finishesOf(
   bench: QueueBench,
   lane: Lane,
@@ -53,7 +53,11 @@ export function finishesOf(
     for (let day = 0; day < at.length; day++) {
       const from = Math.max(at[day] ?? 0, job.ready);
       // Whether it is begun before a break is decided by what it is expected to take.
-      const start = startIn(bench.open, from, job.minutes) ?? from;
+      const start = startIn(bench.open, from, job.minutes);
+      if (start === undefined) {
+        finishes[day] = Infinity;
+        continue;
+      }
       const finish = start + job.minutes * (factors[day] ?? 1);
       at[day] = finish;
       finishes[day] = finish;

@@ -99,3 +99,18 @@ export function minutesWords(minutes: number): string {
   const [hours, rest] = [Math.floor(whole / 60), whole % 60];
   return rest === 0 ? `${hours} h` : `${hours} h ${rest} min`;
 }
+
+/**
+ * Whether no bench is open on the day of a time. Days beyond what is looked at are open.
+ *
+ * @param open by bench
+ *
+ * @example
+ * isShutOn([{ open: [[0, 100], [3000, 3100]] }], 1500) // true
+ */
+export function isShutOn(open: readonly { readonly open: readonly Span[] }[], at: number): boolean {
+  const day = Math.floor(at / DAY_MIN) * DAY_MIN;
+  const spans = open.flatMap((bench) => bench.open);
+  const isKnown = spans.some(([from]) => from > day + DAY_MIN);
+  return isKnown && !spans.some(([from, until]) => from < day + DAY_MIN && until > day);
+}

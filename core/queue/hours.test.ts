@@ -1,6 +1,14 @@
 import { describe, expect, it } from 'vitest';
 import { EVEN_PACE } from '../bench/times';
-import { openSpans, wallMinutes, wallOf } from './clock';
+import {
+  isShutOn,
+  openSpans,
+  wallMinutes,
+  wallOf,
+  type Hours,
+  type OtherDays,
+  type WeekHours,
+} from './clock';
 import { formatHours, formatOtherDays, parseHours, parseOtherDays, USUAL_WEEK } from './hours';
 import { spreadOf, workMinutes, type Work } from './minutes';
 
@@ -49,6 +57,11 @@ describe('the hours of a bench', () => {
     expect(read.ok && formatOtherDays(read.value)).toBe(days);
     expect(parseOtherDays('Christmas closed')).toMatchObject({ code: 'hours.no day' });
     expect(parseOtherDays('2026-02-30 9-12')).toMatchObject({ code: 'hours.no day' });
+    // The second line would take the place of the first without a word.
+    expect(parseOtherDays('2026-12-24 9-12\n2026-12-24 14-16')).toMatchObject({
+      code: 'hours.day twice',
+      problem: '2026-12-24 stands on two lines: write all its hours on one, 9-13 14:30-18.',
+    });
   });
 
   // Source: a calendar: 26 November 2026 is a Thursday, 28 a Saturday, 29 a Sunday.
@@ -100,5 +113,34 @@ describe('the minutes of a ticket', () => {
     expect(spreadOf(steady)).toBeLessThan(0.08);
     // The logarithms of 0.7 and 1.4 lie 0.347 from their mean.
     expect(spreadOf(wild)).toBeCloseTo(0.333, 2);
+  });
+});
+
+describe('a day on which nobody is there', () => {
+  // Source: arithmetic; the 5th of January 2026 is a Monday.
+  const at = wallMinutes('2026-01-05T00:00');
+  const open = (week: WeekHours, others: OtherDays = {}) => ({
+    open: openSpans(week, others, at, 14),
+  });
+  const shut = (day: string, ...benches: readonly ReturnType<typeof open>[]) =>
+    isShutOn(benches, wallMinutes(`2026-01-${day}T17:00`));
+  const day: Hours = [['09:00', '18:00']];
+  const weekdays: WeekHours = [day, day, day, day, day, [], []];
+  const sunday: WeekHours = [[], [], [], [], [], [], [['10:00', '12:00']]];
+
+  it('is one without hours, whatever the hour', () => {
+    expect(shut('06', open(weekdays))).toBe(false);
+    expect(shut('10', open(weekdays))).toBe(true);
+    expect(isShutOn([open(weekdays)], wallMinutes('2026-01-05T03:00'))).toBe(false);
+    expect(shut('07', open(weekdays, { '2026-01-07': [] }))).toBe(true);
+  });
+
+  it('is none where another bench is open', () => {
+    expect(shut('11', open(weekdays))).toBe(true);
+    expect(shut('11', open(weekdays), open(sunday))).toBe(false);
+  });
+
+  it('is not said of days that nobody has looked at', () => {
+    expect(shut('31', open(weekdays))).toBe(false);
   });
 });

@@ -94,7 +94,8 @@ export const formatHours = (hours: Hours): string =>
   hours.map((part) => part.map((each) => each.replace(/^0/, '')).join('-')).join(' ');
 
 /**
- * Days that differ, one a line: `2026-12-24 9-12`, `2026-12-25 closed`.
+ * Days that differ, one a line: `2026-12-24 9-12`, `2026-12-25 closed`. Errors: what is no day, what `parseHours` refuses,
+ * and a day on two lines.
  *
  * @example
  * parseOtherDays('2026-12-25 closed').value // { '2026-12-25': [] }
@@ -106,6 +107,7 @@ export function parseOtherDays(text: string): Result<OtherDays> {
     const [, day = '', rest = ''] = /^(\S+)\s*(.*)$/.exec(line) ?? [];
     if (!z.iso.date().safeParse(day).success)
       return failure('hours.no day', { typed: line.slice(0, 30) });
+    if (days[day]) return failure('hours.day twice', { day });
     const hours = parseHours(rest);
     if (!hours.ok) return hours;
     days[day] = hours.value;

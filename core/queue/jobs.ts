@@ -47,17 +47,26 @@ export const NO_COST: PlanCost = { most: 0, sum: 0, finishes: 0 };
 const SAME = 1e-9;
 
 /**
+ * Below 0 where `a` is less in the first of their figures that differs, above where `b` is.
+ *
+ * @example
+ * compareInTurn([0, 9], [1, 2]) // -1
+ */
+export function compareInTurn(a: readonly number[], b: readonly number[]): number {
+  const first = a
+    .map((each, i) => each - (b[i] ?? 0))
+    .find((difference) => Math.abs(difference) > SAME);
+  return Math.sign(first ?? 0);
+}
+
+/**
  * Below 0 where `a` is the better plan, above where `b` is.
  *
  * @example
  * compareCosts({ most: 0, sum: 0, finishes: 9 }, { most: 1, sum: 1, finishes: 2 }) // -1
  */
-export function compareCosts(a: PlanCost, b: PlanCost): number {
-  const first = [a.most - b.most, a.sum - b.sum, a.finishes - b.finishes].find(
-    (difference) => Math.abs(difference) > SAME,
-  );
-  return Math.sign(first ?? 0);
-}
+export const compareCosts = (a: PlanCost, b: PlanCost): number =>
+  compareInTurn([a.most, a.sum, a.finishes], [b.most, b.sum, b.finishes]);
 
 /**
  * A cost with one more job in it.

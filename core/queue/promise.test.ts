@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { drawnFactors, keptShare, quantile } from './certainty';
 import { planQueue } from './plan';
-import { brokenBy, offersFor, planDays, SURE, sureness, type SureJob } from './promise';
+import { brokenBy, offersFor, planDays, SURE, sureness, type Offer, type SureJob } from './promise';
 import type { QueueBench } from './jobs';
 
 const job = (number: number, promised: number, changes: Partial<SureJob> = {}): SureJob => ({
@@ -53,6 +53,35 @@ describe('what can be promised', () => {
     const { safe, free } = offersFor(daysOf([day], hurried), job(9, 0));
     expect(safe?.at).toBeGreaterThan(90);
     expect(safe).toEqual(free);
+  });
+
+  // Source: common practice (a shop hands nothing over in closed hours, and does not string at night).
+  it('a bag goes into the openings of all benches, and nothing is offered in closed hours', () => {
+    const hours: QueueBench['open'] = [0, 1, 2, 3].flatMap((n): [number, number][] => [
+      [n * 1440 + 540, n * 1440 + 780],
+      [n * 1440 + 840, n * 1440 + 1080],
+    ]);
+    const five = 17 * 60;
+    const at = (names: readonly string[], count: number, minutes = 40) => {
+      const benches = names.map((name) => ({ name, open: hours }));
+      return offersFor(planDays(five, benches, [], []), job(9, 0, { minutes }), count);
+    };
+    // One hour is left of Monday, eight of Tuesday: ten of 40 min are ready on Tuesday, not on Monday night.
+    const ten = at(['A'], 10);
+    for (const offer of [ten.safe, ten.tight, ten.free]) {
+      expect(offer?.at).toBeGreaterThan(1440 + 840);
+      expect(offer?.at).toBeLessThanOrEqual(1440 + 1080);
+    }
+    expect(at(['A', 'B'], 10).safe?.at).toBeLessThanOrEqual(1440 + 780);
+    for (let count = 1; count <= 12; count++)
+      for (const minutes of [20, 55, 75, 110])
+        for (const offer of Object.values(at(['A'], count, minutes)) as readonly (
+          Offer | undefined
+        )[])
+          expect(
+            !offer || hours.some(([from, until]) => offer.at >= from && offer.at <= until),
+          ).toBe(true);
+    expect(at(['A'], 1, 300)).toEqual({ safe: undefined, tight: undefined, free: undefined });
   });
 
   it('keeps every other promise that was sure, when it is taken', () => {

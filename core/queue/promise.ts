@@ -60,6 +60,18 @@ export interface PlannedDays {
   readonly days: number;
 }
 
+/** A lane gone through so many times, from now on. */
+function laneDays(
+  bench: QueueBench,
+  lane: Lane,
+  { now, days, factorsOf }: Omit<PlannedDays, 'lanes'>,
+): LaneDays {
+  const free = new Float64Array(days).fill(now);
+  const finishes = finishesOf(bench, lane, free, factorsOf);
+  const kept = lane.map(({ promised }, i) => keptShare(finishes[i] ?? free, promised));
+  return { bench, lane, finishes, kept };
+}
+
 /**
  * Goes through a plan so many times, with each job longer or shorter than expected.
  *
@@ -79,8 +91,8 @@ export function planDays(
     drawn.set(job.number, known);
     return known;
   };
-  const free = new Float64Array(days).fill(now);
-  const lanes = benches.map((bench): LaneDays => {
+  const gone = { now, days, factorsOf };
+  const lanes = benches.map((bench) => {
     const lane = placed
       .filter((each) => each.bench === bench.name)
       .toSorted((a, b) => a.start - b.start)
@@ -90,15 +102,9 @@ export function planDays(
         const { spread, ready, promised } = job;
         return [{ ...each, spread, ready, promised, minutes: minutesOn(job, bench.name) }];
       });
-    const finishes = finishesOf(bench, lane, free, factorsOf);
-    return {
-      bench,
-      lane,
-      finishes,
-      kept: lane.map(({ promised }, i) => keptShare(finishes[i] ?? free, promised)),
-    };
+    return laneDays(bench, lane, gone);
   });
-  return { now, lanes, factorsOf, days };
+  return { ...gone, lanes };
 }
 
 /**
@@ -115,6 +121,16 @@ export const sureness = ({ lanes }: PlannedDays): ReadonlyMap<number, number> =>
 const mean = (values: Float64Array): number =>
   values.reduce((sum, value) => sum + value, 0) / values.length;
 
+/** A job as one of a bench's lane. */
+const inLane = (job: SureJob, { name }: QueueBench): SpreadJob => ({
+  ...job,
+  minutes: minutesOn(job, name),
+  bench: name,
+  start: 0,
+  finish: 0,
+  lateMin: 0,
+});
+
 /** What comes of putting a job into a lane before its job number `at`. */
 function putIn(
   { now, factorsOf, days }: PlannedDays,
@@ -123,59 +139,107 @@ function putIn(
   job: SureJob,
 ) {
   const before = at === 0 ? new Float64Array(days).fill(now) : (finishes[at - 1] as Float64Array);
-  const mine: SpreadJob = {
-    ...job,
-    minutes: minutesOn(job, bench.name),
-    bench: bench.name,
-    start: 0,
-    finish: 0,
-    lateMin: 0,
-  };
-  const [own = before, ...later] = finishesOf(bench, [mine, ...lane.slice(at)], before, factorsOf);
+  const withIt = [inLane(job, bench), ...lane.slice(at)];
+  const [own = before, ...later] = finishesOf(bench, withIt, before, factorsOf);
   const broken = lane.slice(at).flatMap(({ number, promised }, i): readonly Broken[] => {
     const was = kept[at + i] ?? 0;
     const is = keptShare(later[i] ?? own, promised);
     const delayed = mean(later[i] ?? own) - mean(finishes[at + i] ?? own);
-    const holds = was >= SURE ? is >= SURE : delayed <= TOLERANCE_MIN;
+    // What is never finished is not finished later.
+    const holds = was >= SURE ? is >= SURE : Number.isNaN(delayed) || delayed <= TOLERANCE_MIN;
     return holds ? [] : [{ number, before: was, after: is }];
   });
   return { own, broken };
 }
 
+/** The first quarter of an hour from then on at which a bench is open, for nobody is handed a racket in closed hours. */
+function handedOverAt({ open }: QueueBench, minutes: number): number | undefined {
+  if (!Number.isFinite(minutes)) return undefined;
+  const at = quarterAfter(minutes);
+  const span = open.find(([, until]) => at <= until);
+  return span && (at >= span[0] ? at : quarterAfter(span[0]));
+}
+
+/** How a job is put into a lane for one kind of offer: where, and what share of the days it is to keep. */
+interface Place {
+  readonly lane: LaneDays;
+  readonly at: number;
+  readonly offer: Offer;
+}
+
+type Kind = keyof Offers;
+const SHARE: Record<Kind, number> = { safe: SURE, tight: 0.5, free: SURE };
+
+/** The earliest place of a job for one kind of offer; nothing where no opening has room for it. */
+function earliestPlace(days: PlannedDays, job: SureJob, kind: Kind): Place | undefined {
+  let best: Place | undefined;
+  for (const lane of days.lanes) {
+    const { bench } = lane;
+    if (!suits(job, bench.name)) continue;
+    const last = lane.lane.length;
+    for (let at = kind === 'free' ? last : 0; at <= last; at++) {
+      const { own, broken } = putIn(days, lane, at, job);
+      if (kind !== 'free' && broken.length > 0) continue;
+      const handed = handedOverAt(bench, quantile(own, SHARE[kind]));
+      if (handed !== undefined && (!best || handed < best.offer.at))
+        best = { lane, at, offer: { at: handed, bench: bench.name } };
+      // Later in this lane it is finished later.
+      break;
+    }
+  }
+  return best;
+}
+
+/** The same day with a job put into a lane. */
+function withJob(days: PlannedDays, { lane: into, at }: Place, job: SureJob): PlannedDays {
+  const { bench, lane } = into;
+  const filled = laneDays(bench, lane.toSpliced(at, 0, inLane(job, bench)), days);
+  return { ...days, lanes: days.lanes.map((each) => (each === into ? filled : each)) };
+}
+
+/** One of a bag, with draws of its own: not all of a bag take longer on the same day. */
+const oneOfBag = (job: SureJob, i: number): SureJob =>
+  i === 0 ? job : { ...job, number: -(job.number + i) };
+
 /**
- * What can be promised for a racket that stands at the counter: the earliest time that keeps all other promises with a
+ * What can be promised for what stands at the counter: the earliest time that keeps all other promises with a
  * certainty of 90 % and is itself as sure, the time that is expected in the same place, and the time after all others.
+ * Several rackets are so many jobs: each goes where it is finished first, on any bench and in any opening, and the bag is
+ * ready with its last. Nothing is offered where no opening has room, and no time at which the bench is closed.
  *
- * Limits: it puts the job between others and moves none of them to another bench.
+ * Limits: it puts jobs between others and moves none of them to another bench.
+ *
+ * @param count how many rackets like it come in together
  *
  * @example
  * offersFor(planDays(0, [{ name: 'A', open: [[0, 100]] }], [], []), { number: 1, minutes: 30, promised: 0, ready: 0, spread: 0 }).safe.at // 30
  */
-export function offersFor(days: PlannedDays, job: SureJob): Offers {
-  let safe: Offer | undefined;
-  let tight: Offer | undefined;
-  let free: Offer | undefined;
-  const earlier = (one: Offer | undefined, other: Offer): Offer =>
-    one && one.at <= other.at ? one : other;
-  for (const laneDays of days.lanes) {
-    const { bench, lane } = laneDays;
-    if (!suits(job, bench.name)) continue;
-    for (let at = 0; at <= lane.length; at++) {
-      const { own, broken } = putIn(days, laneDays, at, job);
-      const sureAt = { at: quarterAfter(quantile(own, SURE)), bench: bench.name };
-      if (at === lane.length) free = earlier(free, sureAt);
-      if (broken.length > 0) continue;
-      safe = earlier(safe, sureAt);
-      tight = earlier(tight, { at: quarterAfter(quantile(own, 0.5)), bench: bench.name });
-      // Later in this lane it is finished later.
-      if (at < lane.length) {
-        const { own: last } = putIn(days, laneDays, lane.length, job);
-        free = earlier(free, { at: quarterAfter(quantile(last, SURE)), bench: bench.name });
-      }
-      break;
+export function offersFor(days: PlannedDays, job: SureJob, count = 1): Offers {
+  const ready = (kind: Kind): Offer | undefined => {
+    let filled = days;
+    let last: Offer | undefined;
+    for (let i = 0; i < count; i++) {
+      const one = oneOfBag(job, i);
+      const place = earliestPlace(filled, one, kind);
+      if (!place) return undefined;
+      if (!last || place.offer.at > last.at) last = place.offer;
+      // The next of the bag is put after it, or elsewhere.
+      filled = withJob(filled, place, { ...one, promised: place.offer.at });
     }
+    return last;
+  };
+  return { safe: ready('safe'), tight: ready('tight'), free: ready('free') };
+}
+
+/** The day with all of a bag but one, each where it is finished first. */
+function withOthersOfBag(days: PlannedDays, job: SureJob, count: number): PlannedDays {
+  let filled = days;
+  for (let i = 1; i < count; i++) {
+    const one = oneOfBag(job, i);
+    const place = earliestPlace(filled, one, 'safe') ?? earliestPlace(filled, one, 'free');
+    if (place) filled = withJob(filled, place, { ...one, promised: place.offer.at });
   }
-  return { safe, tight, free };
+  return filled;
 }
 
 /**
@@ -188,8 +252,10 @@ export function offersFor(days: PlannedDays, job: SureJob): Offers {
 export function brokenBy(
   days: PlannedDays,
   job: SureJob,
+  count = 1,
 ): { readonly sure: number; readonly broken: readonly Broken[] } {
   let best: { readonly sure: number; readonly broken: readonly Broken[] } | undefined;
+  const filled = withOthersOfBag(days, job, count);
   const better = (one: NonNullable<typeof best>): boolean => {
     if (!best) return true;
     const [kept, keptBefore] = [one.sure >= SURE, best.sure >= SURE];
@@ -200,10 +266,10 @@ export function brokenBy(
       (one.broken.length === best.broken.length && one.sure > best.sure)
     );
   };
-  for (const laneDays of days.lanes) {
+  for (const laneDays of filled.lanes) {
     if (!suits(job, laneDays.bench.name)) continue;
     for (let at = 0; at <= laneDays.lane.length; at++) {
-      const { own, broken } = putIn(days, laneDays, at, job);
+      const { own, broken } = putIn(filled, laneDays, at, job);
       const one = { sure: keptShare(own, job.promised), broken };
       if (better(one)) best = one;
     }

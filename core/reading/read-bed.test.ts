@@ -6,7 +6,7 @@ import { bedOf } from '../testing/frame-spec';
 import { ENGLISH, english } from '../terms/words/english';
 import { readBed } from './read-bed';
 import { bedSeenSchema, NOTHING_SEEN, type BedSeen } from './seen';
-import { bedFacts, OUTCOMES, signsOf, type PlainSign } from './signs';
+import { bedFacts, OUTCOMES, pairsTooFew, signsOf, type PlainSign } from './signs';
 import { lawsFor, STORIES, type Story } from './stories';
 import { clientWords, lookWords, seenWords, storyWords, toDo } from './words';
 
@@ -28,7 +28,7 @@ describe('a finished bed', () => {
   it('that is straight says nothing about direction', () => {
     const straight = { crossBow: { towards: 'neither', mm: 0 } } as const;
     expect(read(straight).directionOpen).toBe(true);
-    expect(chanceOf('crosses from the throat up', straight)).toBe(0.1);
+    expect(chanceOf('crosses from the throat up', straight)).toBeCloseTo(0.09, 1);
     expect(
       read(straight).ranked.find(({ story }) => story === 'crosses from the throat up')?.against,
     ).toEqual([]);
@@ -124,6 +124,7 @@ describe('a finished bed', () => {
         ]).flat(),
       );
     expect(signsOf({ ...NOTHING_SEEN, mainsHz: pairs(2, 0.05) }, facts)).toEqual([]);
+    expect([0, 2, 3].map((n) => pairsTooFew(pairs(n, 0.05)))).toEqual([0, 2, 0]);
     expect(first({ mainsHz: pairs(4, 0.05) })).toBe('one side ahead');
     expect(first({ mainsHz: pairs(4, 0.002) })).toBeNull();
   });
@@ -191,5 +192,49 @@ describe('the forward models', () => {
     expect(english(seenWords({ sign: 'pitch', value: 0.8 }))).toBe(
       'the bed rings at 80 % of the pitch that it was set to',
     );
+  });
+});
+
+describe('stories', () => {
+  const bowed = (mm: number) =>
+    readBed({ ...NOTHING_SEEN, crossBow: { towards: mm === 0 ? 'neither' : 'head', mm } }, facts);
+  const throatUp = (mm: number) =>
+    bowed(mm).ranked.find(({ story }) => story === 'crosses from the throat up')?.chance ?? NaN;
+
+  // Source: the rules of probability.
+  it('exclude each other and add up to one', () => {
+    for (const mm of [0, 1.49, 3, 27])
+      expect(bowed(mm).ranked.reduce((sum, { chance }) => sum + chance, 0)).toBeCloseTo(1, 9);
+  });
+
+  it('are never less likely by more evidence, at no threshold either', () => {
+    const chances = Array.from({ length: 120 }, (_, i) => throatUp(i / 4));
+    chances.slice(1).forEach((chance, i) => {
+      expect(chance).toBeGreaterThanOrEqual((chances[i] ?? 0) - 1e-4);
+    });
+    expect(Math.abs(throatUp(1.5) - throatUp(1.49))).toBeLessThan(0.005);
+  });
+
+  it('have beside them what is likely true as well', () => {
+    const both = readBed(
+      {
+        ...NOTHING_SEEN,
+        crossBow: { towards: 'head', mm: 4.5 },
+        weaveFaults: [{ cross: 4, main: 'M2L' }],
+      },
+      facts,
+    );
+    expect(both.ranked[0]).toMatchObject({
+      story: 'crosses from the throat up',
+      beside: ['weave fault'],
+    });
+    expect(both.found).toEqual(['crosses from the throat up', 'weave fault']);
+  });
+
+  it('are not sure while a rival stands at a tenth', () => {
+    for (let mm = 0; mm < 8; mm += 0.1) {
+      const { told, ranked } = bowed(mm);
+      if (told === 'sure') expect(ranked[1]?.chance).toBeLessThan(0.1);
+    }
   });
 });

@@ -1,6 +1,14 @@
 /** Which stories explain a bed, by Bayes' rule over none, one, or two of them at once. */
 import { STRAIGHT_MM, type BedSeen } from './seen';
-import { signsOf, SIGNS, type BedFacts, type FigureSign, type Sign, type SignSeen } from './signs';
+import {
+  OUTCOMES,
+  signsOf,
+  SIGNS,
+  type BedFacts,
+  type FigureSign,
+  type Sign,
+  type SignSeen,
+} from './signs';
 import { lawsFor, priorOf, STORIES, touches, type Mixed, type Story } from './stories';
 
 /** Above it a reading is sure. */
@@ -17,7 +25,9 @@ type Told = 'sure' | 'likely' | 'open';
 interface RankedStory {
   /** Null: the bed is as it should be. */
   readonly story: Story | null;
-  /** How likely it is that it is true, whatever else is. */
+  /** What is likely true as well where this explains the most. */
+  readonly beside: readonly Story[];
+  /** How likely it is that it explains the most of what is seen: of all stories, one does, and they add up to one. */
   readonly chance: number;
   readonly for: readonly SignSeen[];
   readonly against: readonly SignSeen[];
@@ -43,12 +53,12 @@ const density = (x: number, mean: number, sd: number): number =>
 /** So seldom anything at all is seen: no story is ruled out by one slip. From memory. */
 const SLIP = 1e-4;
 
-/** Beyond it a figure says no more than there, so that none is so large that nothing explains it any more. From memory. */
+/** Beyond it a figure says no more than there, so that a larger one never speaks less for what it speaks for. From memory. */
 const SAYS_MOST: Readonly<Record<FigureSign, readonly [least: number, most: number]>> = {
-  'cross bow': [-4.5, 4.5],
+  'cross bow': [-4, 4],
   'main bow': [-3, 3],
-  balance: [-5, 5],
-  pitch: [0.75, 1],
+  balance: [-4.5, 4.5],
+  pitch: [0.78, 1],
 };
 
 function chanceOf(seen: SignSeen, law: Mixed): number {
@@ -67,14 +77,28 @@ function chanceOf(seen: SignSeen, law: Mixed): number {
 const isStraight = ({ crossBow }: BedSeen): boolean =>
   crossBow !== null && (crossBow.towards === 'neither' || crossBow.mm < STRAIGHT_MM);
 
+/** What looks as on any other bed when it was straightened afterwards: a straight bed says nothing about direction. */
+const CAN_BE_HIDDEN: Story = 'crosses from the throat up';
+
+/**
+ * How likely a sign is where some stories are true of a bed. Two causes of one sign make it no less likely than either, and
+ * what is normal no likelier.
+ */
+function likelihood(seen: SignSeen, stories: readonly Story[], facts: BedFacts): number {
+  const touching = stories.filter((story) => touches(story, seen.sign));
+  const normal = chanceOf(seen, lawsFor(seen.sign, [], facts));
+  if (touching.length === 0) return normal;
+  const each = touching.map((story) => {
+    const chance = chanceOf(seen, lawsFor(seen.sign, [story], facts));
+    return story === CAN_BE_HIDDEN ? Math.max(chance, normal) : chance;
+  });
+  const isNormal = 'outcome' in seen && seen.outcome === OUTCOMES[seen.sign][0];
+  return isNormal ? Math.min(...each) : Math.max(...each);
+}
+
 /** None, one, or two stories at once. */
-function sets(
-  facts: BedFacts,
-  straight: boolean,
-): readonly { stories: readonly Story[]; prior: number }[] {
-  const known = STORIES.filter(
-    (story) => priorOf(story, facts) > 0 && !(straight && story === 'crosses from the throat up'),
-  );
+function sets(facts: BedFacts): readonly { stories: readonly Story[]; prior: number }[] {
+  const known = STORIES.filter((story) => priorOf(story, facts) > 0);
   const odds = (story: Story) => priorOf(story, facts) / (1 - priorOf(story, facts));
   return [
     { stories: [], prior: 1 },
@@ -100,44 +124,56 @@ function sets(
 export function readBed(seen: BedSeen, facts: BedFacts): BedReading {
   const signs = signsOf(seen, facts);
   const straight = isStraight(seen);
-  const all = sets(facts, straight).map(({ stories, prior }) => ({
+  const weighed = sets(facts).map(({ stories, prior }) => ({
     stories,
-    weight: signs.reduce(
-      (product, sign) => product * chanceOf(sign, lawsFor(sign.sign, stories, facts)),
-      prior,
-    ),
+    weight: signs.reduce((product, sign) => product * likelihood(sign, stories, facts), prior),
   }));
-  // A straight bed says nothing about direction, neither for nor against.
-  const isOpen = (story: Story) => straight && story === 'crosses from the throat up';
+  const alone = new Map(
+    weighed.flatMap(({ stories, weight }) =>
+      stories.length === 1 ? [[stories[0] as Story, weight] as const] : [],
+    ),
+  );
+  const all = weighed.map((set) => ({
+    ...set,
+    // Of two at once, the one that explains more by itself.
+    main: set.stories.toSorted((a, b) => (alone.get(b) ?? 0) - (alone.get(a) ?? 0))[0],
+  }));
   const total = all.reduce((sum, { weight }) => sum + weight, 0);
-  const chance = (of: (stories: readonly Story[]) => boolean) =>
-    all.reduce((sum, { stories, weight }) => sum + (of(stories) ? weight : 0), 0) / total;
+  const chance = (of: (set: (typeof all)[number]) => boolean) =>
+    all.reduce((sum, set) => sum + (of(set) ? set.weight : 0), 0) / total;
   const speaks = (story: Story, way: 1 | -1): readonly SignSeen[] =>
     signs.filter((sign) => {
-      if (!touches(story, sign.sign) || isOpen(story)) return false;
-      const ratio =
-        chanceOf(sign, lawsFor(sign.sign, [story], facts)) /
-        chanceOf(sign, lawsFor(sign.sign, [], facts));
+      if (!touches(story, sign.sign)) return false;
+      const ratio = likelihood(sign, [story], facts) / likelihood(sign, [], facts);
       return way === 1 ? ratio >= SPEAKS : ratio <= 1 / SPEAKS;
     });
   const ranked = [
     {
       story: null,
-      chance: chance((stories) => stories.length === 0),
+      beside: [],
+      chance: chance(({ stories }) => stories.length === 0),
       for: [],
       against: [],
     },
-    ...STORIES.map((story): RankedStory => ({
-      story,
-      // What nobody can see is as likely as before.
-      chance: isOpen(story) ? priorOf(story, facts) : chance((stories) => stories.includes(story)),
-      for: speaks(story, 1),
-      against: speaks(story, -1),
-    })),
+    ...STORIES.map((story): RankedStory => {
+      const its = chance(({ main }) => main === story);
+      const beside = STORIES.filter(
+        (other) =>
+          other !== story &&
+          chance(({ main, stories }) => main === story && stories.includes(other)) > its / 2,
+      );
+      return {
+        story,
+        beside,
+        chance: its,
+        for: [...new Set([story, ...beside].flatMap((each) => speaks(each, 1)))],
+        against: speaks(story, -1),
+      };
+    }),
   ].toSorted((a, b) => b.chance - a.chance);
   const [first, second] = ranked as [RankedStory, RankedStory];
   const told = first.chance >= SURE ? 'sure' : first.chance >= LIKELY ? 'likely' : 'open';
-  const found = ranked.flatMap(({ story, chance: its }) => (story && its > 0.5 ? [story] : []));
+  const found = STORIES.filter((story) => chance(({ stories }) => stories.includes(story)) > 0.5);
   return {
     told,
     ranked,

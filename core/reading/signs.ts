@@ -127,13 +127,32 @@ function gapsOutcome(gaps: NonNullable<BedSeen['gaps']>, facts: BedFacts): Outco
   return isMoved ? 'by a skip' : 'elsewhere';
 }
 
-/** By how many per cent the right mains ring above their like on the left; undefined without three pairs. */
-function balanceOf(mainsHz: NonNullable<BedSeen['mainsHz']>): number | undefined {
-  const pairs = Object.entries(mainsHz).flatMap(([name, right]) => {
+/** Pairs of mains that are rung before they tell left from right: fewer hang on one string's touch. From memory. */
+const ENOUGH_PAIRS = 3;
+
+/** By how many per cent each right main rings above its like on the left. */
+const pairsOf = (mainsHz: NonNullable<BedSeen['mainsHz']>): readonly number[] =>
+  Object.entries(mainsHz).flatMap(([name, right]) => {
     const left = name.endsWith('R') ? mainsHz[name.replace('R', 'L')] : undefined;
     return left === undefined ? [] : [(200 * (right - left)) / (right + left)];
   });
-  if (pairs.length < 3) return undefined;
+
+/**
+ * Pairs of mains that were rung and are too few to count; 0 where there are enough, or none.
+ *
+ * @example
+ * pairsTooFew({ M1L: 612, M1R: 598, M2L: 600, M2R: 590 }) // 2
+ * pairsTooFew(null) // 0
+ */
+export function pairsTooFew(mainsHz: BedSeen['mainsHz']): number {
+  const { length } = pairsOf(mainsHz ?? {});
+  return length < ENOUGH_PAIRS ? length : 0;
+}
+
+/** By how many per cent the right mains ring above their like on the left; undefined without enough pairs. */
+function balanceOf(mainsHz: NonNullable<BedSeen['mainsHz']>): number | undefined {
+  const pairs = pairsOf(mainsHz);
+  if (pairs.length < ENOUGH_PAIRS) return undefined;
   return pairs.reduce((sum, each) => sum + each, 0) / pairs.length;
 }
 

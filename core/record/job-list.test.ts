@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { jobListAddress, jobListIn, pressColumn } from './job-list';
+import { goesByWordsAlone, jobListAddress, jobListIn, pressColumn } from './job-list';
 
 describe('the list of jobs in an address', () => {
   it('goes there and back', () => {
@@ -24,5 +24,25 @@ describe('the list of jobs in an address', () => {
     expect(first).toMatchObject({ order: 'client', down: 'no' });
     expect(pressColumn(first, 'client').down).toBe('yes');
     expect(pressColumn(first, 'price').down).toBe('yes');
+  });
+
+  it('goes by its words alone until anything else narrows or orders it', () => {
+    expect(goesByWordsAlone(jobListIn({ find: 'keel', page: '9' }))).toBe(true);
+    expect(goesByWordsAlone(jobListIn({}))).toBe(false);
+    for (const also of [
+      { sport: 'squash' },
+      { string: 'Lull' },
+      { frame: 'Heron' },
+      { machine: 'The one' },
+      { by: 'Orrin' },
+      { from: '2026-01-01' },
+      { to: '2026-01-01' },
+      { least: '10' },
+      { most: '10' },
+      { state: 'not paid' },
+      { order: 'price' },
+      { down: 'no' },
+    ])
+      expect(goesByWordsAlone(jobListIn({ find: 'keel', ...also }))).toBe(false);
   });
 });

@@ -1,6 +1,6 @@
 /** Which closed jobs a list shows, in which order: what an address holds of it, and nothing that no list has. */
 import { z } from 'zod';
-import { textIn } from '../measure/reading';
+import { textIn } from '../measure/typed';
 import { sportSchema } from '../terms/sport';
 
 const JOB_ORDERS = ['handed over', 'number', 'client', 'racket', 'mains', 'price'] as const;
@@ -69,6 +69,15 @@ export function jobListAddress(
   const query = told.map(([key, value]) => `${key}=${encodeURIComponent(String(value))}`);
   return told.length === 0 ? path : `${path}?${query.join('&')}`;
 }
+
+/**
+ * Whether a list narrows what its words find by nothing else, and leaves it in the usual order.
+ *
+ * @example
+ * goesByWordsAlone(jobListIn({ find: 'keel', page: '3' })) // true
+ */
+export const goesByWordsAlone = (list: JobList): boolean =>
+  list.find !== '' && jobListAddress(list, { find: '' }) === '/jobs';
 
 /**
  * The order after a press on a column: by it, or the other way round where it is so already.

@@ -43,6 +43,11 @@ describe('a question to the records', () => {
     expect(tension('23/22')).toEqual({ mainN: newtons(23, 'kg'), crossN: newtons(22, 'kg') });
     expect(tension('55/53')).toEqual({ mainN: newtons(55, 'lb'), crossN: newtons(53, 'lb') });
     expect(tension('25/25 lb')).toEqual({ mainN: newtons(25, 'lb'), crossN: newtons(25, 'lb') });
+    const either = readQuestion('24/26', NOW);
+    expect(either.tension?.crossN).toBe(newtons(26, 'kg'));
+    expect(either.orTension).toEqual({ mainN: newtons(24, 'lb'), crossN: newtons(26, 'lb') });
+    expect(readQuestion('24/26 kg', NOW).orTension).toBeUndefined();
+    expect(readQuestion('8/8', NOW).orTension).toBeUndefined();
     expect(tension('24,5/23kg')?.mainN).toBe(newtons(24.5, 'kg'));
     expect(readQuestion('ada 25/25 lb lull', NOW).words).toEqual(['ada', 'lull']);
   });

@@ -18,6 +18,8 @@ export interface Question {
   /** Days of the workshop's clock, both of them in it. */
   readonly days: { readonly from: string; readonly to: string } | undefined;
   readonly tension: Pulls | undefined;
+  /** The same figures in pounds where they may be either: 24/26 is a tennis bed in kilograms and a badminton bed in pounds. */
+  readonly orTension?: Pulls | undefined;
 }
 
 type Days = NonNullable<Question['days']>;
@@ -28,6 +30,8 @@ const MONTH =
   '(jan(?:uary)?|feb(?:ruary)?|mar(?:ch)?|apr(?:il)?|may|june?|july?|aug(?:ust)?|sept?(?:ember)?|oct(?:ober)?|nov(?:ember)?|dec(?:ember)?)';
 /** A pull that a bench writes in pounds begins about here; common practice, no source. */
 const LEAST_LB = 36;
+/** From there on it may be one of badminton or squash, which are written in pounds; common practice, no source. */
+const LEAST_LB_ELSEWHERE = 14;
 
 const written = (date: Date): string => format(date, ISO_DAY);
 const oneDay = (date: Date): Days => ({ from: written(date), to: written(date) });
@@ -113,20 +117,32 @@ function daysIn(text: string, today: Date): readonly [days: Days | undefined, re
 
 const TENSION = /^(\d{1,2}(?:[.,]\d{1,2})?)\/(\d{1,2}(?:[.,]\d{1,2})?)(kg|lbs?)?$/i;
 
-function tensionIn(words: readonly string[]): readonly [Pulls | undefined, readonly string[]] {
+interface FoundTension {
+  readonly tension?: Pulls;
+  readonly orTension?: Pulls;
+  readonly words: readonly string[];
+}
+
+function tensionIn(words: readonly string[]): FoundTension {
   const at = words.findIndex((word) => TENSION.test(word));
   const [, main = '', cross = '', named] = TENSION.exec(words[at] ?? '') ?? [];
-  if (at < 0) return [undefined, words];
+  if (at < 0) return { words };
   const figure = (text: string) => Number(text.replace(',', '.'));
   const next = words[at + 1]?.toLowerCase() ?? '';
   const apart = /^(kg|lbs?)$/.test(next);
   const said = named?.toLowerCase() ?? (apart ? next : undefined);
   const guessed: TensionUnit = figure(main) >= LEAST_LB ? 'lb' : 'kg';
   const unit: TensionUnit = said === undefined ? guessed : said === 'kg' ? 'kg' : 'lb';
-  return [
-    { mainN: newtons(figure(main), unit), crossN: newtons(figure(cross), unit) },
-    words.filter((_, i) => i !== at && !(apart && i === at + 1)),
-  ];
+  const pulls = (of: TensionUnit): Pulls => ({
+    mainN: newtons(figure(main), of),
+    crossN: newtons(figure(cross), of),
+  });
+  const mayBeEither = said === undefined && unit === 'kg' && figure(main) >= LEAST_LB_ELSEWHERE;
+  return {
+    tension: pulls(unit),
+    ...(mayBeEither && { orTension: pulls('lb') }),
+    words: words.filter((_, i) => i !== at && !(apart && i === at + 1)),
+  };
 }
 
 /**
@@ -141,6 +157,6 @@ function tensionIn(words: readonly string[]): readonly [Pulls | undefined, reado
 export function readQuestion(text: string, now: WallTime): Question {
   const today = parse(now.slice(0, 10), ISO_DAY, new Date(0));
   const [days, rest] = daysIn(text.trim(), today);
-  const [tension, words] = tensionIn(rest.split(/\s+/).filter(Boolean));
-  return { words, days, tension };
+  const { tension, orTension, words } = tensionIn(rest.split(/\s+/).filter(Boolean));
+  return { words, days, tension, ...(orTension && { orTension }) };
 }

@@ -3,10 +3,13 @@ import { english } from '../terms/words/english';
 import { studyFrame, type Bed } from '../frame/bed';
 import { USUAL_ASSUMPTIONS } from '../cut/lengths';
 import { planCut, type PlannedString } from '../cut/plan';
-import { benchLog, planKey, type BenchEvent, type Deed } from '../bench/log';
+import { keptPlanOf, keptPulls, planChange } from '../bench/kept-plan';
+import { benchLog, planKey, type LoggedDeed, type Deed } from '../bench/log';
+import { newtons } from '../measure/units';
+import { asStrung, strungWords } from './as-strung';
 import { jobRecordSchema, pieceDifference, recordBench, recordJob } from './record';
 import { ticketOf } from '../testing/advice-case';
-import { benchPlan, sequenceFor } from '../testing/bench-job';
+import { benchPlan, FRAME, sequenceFor } from '../testing/bench-job';
 import { usualJob } from '../testing/jobs';
 import { frameSpec } from '../testing/frame-spec';
 
@@ -50,6 +53,9 @@ const record = recordJob({
   inspection: null,
   price: null,
   machine: null,
+  dial: null,
+  closing: null,
+  strung: null,
   hands: null,
 });
 
@@ -113,10 +119,12 @@ describe('the record of a job', () => {
 });
 
 describe('what happened at the bench', () => {
-  const sequence = sequenceFor(benchPlan());
+  const plan = benchPlan();
+  const sequence = sequenceFor(plan);
   const { steps } = sequence;
+  const plans = new Map([[planKey(steps), keptPlanOf(steps, plan.tension)]]);
   const pull = steps.findIndex(({ kind, string }) => kind === 'pull' && string === 'M1R');
-  const event = (seconds: number, done: number, deed: Deed): BenchEvent => ({
+  const event = (seconds: number, done: number, deed: Deed): LoggedDeed => ({
     id: 'i',
     bench: 'b',
     plan: planKey(steps),
@@ -138,7 +146,7 @@ describe('what happened at the bench', () => {
         way: 'Pull M1R again',
       }),
     ]);
-    const bench = recordBench(sequence, log, 'tennis', 'practised');
+    const bench = recordBench(sequence, log, plans, 'tennis', 'practised');
     expect(bench?.minutes).toBe(Math.round((30 * pull + 30) / 60));
     expect(bench?.pulls).toEqual([{ string: 'M1R', askedN: steps[pull]?.pullN, pulledN: 229 }]);
     expect(bench?.notes).toEqual([
@@ -161,18 +169,87 @@ describe('what happened at the bench', () => {
       event(1, 1, { kind: 'step' }),
       event(2, steps.length, { kind: 'step', pulledN: 230 }),
     ]);
-    const bench = recordBench(sequence, forged, 'tennis', 'practised');
+    const bench = recordBench(sequence, forged, plans, 'tennis', 'practised');
     expect(bench?.pulls).toEqual([]);
     expect(bench?.steps).toEqual({ kept: 1, of: steps.length });
     const elsewhere = steps.map((_, i) => ({
       ...event(30 * i, i + 1, { kind: 'step' }),
       plan: 'deadbeef',
     }));
-    const counted = recordBench(sequence, benchLog(elsewhere), 'tennis', 'practised');
+    const counted = recordBench(sequence, benchLog(elsewhere), plans, 'tennis', 'practised');
     expect(counted).toMatchObject({ pulls: [], steps: { kept: 0, of: steps.length } });
   });
 
   it('has nothing to keep when the bench view was not used', () => {
-    expect(recordBench(sequence, benchLog([]), 'tennis', 'practised')).toBeNull();
+    expect(recordBench(sequence, benchLog([]), plans, 'tennis', 'practised')).toBeNull();
+  });
+
+  it('changed in the middle of the job, each string keeps the figure that it was pulled at', () => {
+    // 23/21 at first; twelve crosses in, the ticket says 23/20.
+    const first = benchPlan(FRAME, 'two-piece', { tension: ticketOf(23, 21, 'kg') });
+    const then = benchPlan(FRAME, 'two-piece', { tension: ticketOf(23, 20, 'kg') });
+    const [before, now] = [sequenceFor(first), sequenceFor(then)];
+    const done =
+      1 + before.steps.findIndex(({ kind, string }) => kind === 'pull' && string === 'C12');
+    const both = new Map([
+      [planKey(before.steps), keptPlanOf(before.steps, first.tension)],
+      [planKey(now.steps), keptPlanOf(now.steps, then.tension)],
+    ]);
+    const steps = (of: typeof before, from: number, to: number) =>
+      of.steps.slice(from, to).map((_, i) => ({
+        ...event(30 * (from + i), from + i + 1, { kind: 'step' }),
+        plan: planKey(of.steps),
+      }));
+    const chose = (deed: Deed, at: number) => ({
+      ...event(30 * done, at, deed),
+      plan: planKey(now.steps),
+    });
+    const change = planChange(
+      both.get(planKey(before.steps)),
+      keptPlanOf(now.steps, then.tension),
+      done,
+    );
+    const firstCross = now.steps.findIndex(({ actions }) =>
+      actions.some((each) => each.do === 'pull' && each.string.startsWith('C')),
+    );
+    expect(change).toMatchObject({ is: 'figures', from: firstCross });
+    const order = now.path.order;
+
+    // Gone on with both figures.
+    const onWithBoth = benchLog([
+      ...steps(before, 0, done),
+      chose({ kind: 'plan', chose: 'both' }, done),
+      ...steps(now, done, now.steps.length),
+    ]);
+    const bench = recordBench(now, onWithBoth, both, 'tennis', 'practised');
+    expect(bench?.steps).toEqual({ kept: now.steps.length, of: now.steps.length });
+    expect(bench?.pulls).toHaveLength(order.length);
+    const pulled = (string: string) =>
+      (bench?.pulls.find((each) => each.string === string)?.askedN ?? NaN) / newtons(1, 'kg');
+    expect(pulled('C12')).toBeCloseTo(21, 6);
+    expect(pulled('C13')).toBeCloseTo(20, 6);
+    const strung = asStrung(order, keptPulls(onWithBoth, both), then.tension);
+    expect(strung?.words).toBe('23/21 kg, crosses from C13 on 20');
+    expect(strung?.mains).toEqual([{ from: 'M1L', n: then.tension.mainN }]);
+    expect((strung?.crossN ?? 0) / newtons(1, 'kg')).toBeCloseTo((12 * 21 + 7 * 20) / 19, 6);
+    expect(strungWords({ setup: then.tension, strung }, 'lb')).toBe(
+      '50.7/46.3 lb, crosses from C13 on 44.1',
+    );
+
+    // The crosses pulled again from the first one.
+    const again = benchLog([
+      ...steps(before, 0, done),
+      chose({ kind: 'plan', chose: 'again' }, firstCross),
+      ...steps(now, firstCross, now.steps.length),
+    ]);
+    expect(recordBench(now, again, both, 'tennis', 'practised')?.steps?.kept).toBe(
+      now.steps.length,
+    );
+    expect(asStrung(order, keptPulls(again, both), then.tension)).toBeNull();
+
+    // Changed before a cross was in, nothing is asked.
+    expect(
+      planChange(both.get(planKey(before.steps)), keptPlanOf(now.steps, then.tension), firstCross),
+    ).toEqual({ is: 'ahead only' });
   });
 });

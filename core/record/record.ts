@@ -1,9 +1,12 @@
 /** What a closed job keeps for ever, whatever later happens to the library it was made from. */
 import { z } from 'zod';
 import { handNamesSchema, type TicketHandNames } from './hands';
-import { planKey, type BenchLog } from '../bench/log';
+import { closingSchema, type Closing } from './closing';
+import { asStrungSchema, type AsStrung } from './as-strung';
+import { keptPulls, type KeptPlans } from '../bench/kept-plan';
+import type { BenchLog } from '../bench/log';
 import { stepGroupSchema, timedParts, type Hand } from '../bench/times';
-import { coveredHoles } from '../path/covers';
+import { coveredHoles } from '../path/covered-holes';
 import { adviceRecordSchema, type AdviceRecord } from '../advice/record';
 import { frameSpecSchema } from '../frame/frame';
 import { difference, type Difference } from '../cut/learning';
@@ -25,7 +28,7 @@ import { coverWords } from '../cut/wording';
 
 export const pieceNameSchema = z.enum(['mains', 'crosses', 'whole']);
 
-export const pieceRecordSchema = z.object({
+const pieceRecordSchema = z.object({
   name: pieceNameSchema,
   cutMm: z.number(),
   /** What the parts add up to without what past jobs had taught. */
@@ -40,6 +43,10 @@ export const pieceRecordSchema = z.object({
 });
 
 export type PieceRecord = z.infer<typeof pieceRecordSchema>;
+
+/** What is asked of the pieces of many jobs at once. */
+export const shortPieceSchema = pieceRecordSchema.omit({ parts: true });
+export type ShortPiece = z.infer<typeof shortPieceSchema>;
 
 export const timedSchema = z.array(
   z.object({ group: stepGroupSchema, expectedS: z.number(), tookS: z.number() }),
@@ -115,6 +122,12 @@ export const jobRecordSchema = z.object({
   price: jobPriceSchema.nullable().default(null),
   /** The machine it was strung on; null for any. */
   machine: z.string().nullable().default(null),
+  /** What was set on the dial of its machine for its tension, N, by the last check; null where the aim itself was. */
+  dial: z.object({ mainN: z.number(), crossN: z.number() }).nullable().default(null),
+  /** What was answered before it was closed; null for a job of before anything was asked. */
+  closing: closingSchema.nullable().default(null),
+  /** What is in it where strings were pulled at other figures than the setup says; null where all are as it says. */
+  strung: asStrungSchema.nullable().default(null),
 });
 
 export type JobRecord = z.infer<typeof jobRecordSchema>;
@@ -132,42 +145,41 @@ interface RecordFacts {
   readonly inspection: Inspection | null;
   readonly price: JobPrice | null;
   readonly machine: string | null;
+  readonly dial: JobRecord['dial'];
+  readonly closing: Closing | null;
+  readonly strung: AsStrung | null;
 }
 
 /**
  * What a job's events at the bench leave for its record; null when nothing was kept there. Only steps
- * that were gone through one by one, in the plan of this sequence, count: a pull that nobody made is
- * never listed.
+ * that were gone through one by one, in a plan that is known, count, each with the figures of its own plan:
+ * a pull that nobody made is never listed.
+ *
+ * @param plans the plans that the steps were counted in, this sequence's among them
  *
  * @example
- * recordBench(usual.sequence, { kept: new Map(), notes: [], mishaps: [] }, 'tennis', 'practised') // null
+ * recordBench(usual.sequence, { kept: new Map(), notes: [], mishaps: [] }, new Map(), 'tennis', 'practised') // null
  */
 export function recordBench(
   { steps, imbalanceN }: Sequence,
   log: BenchLog,
+  plans: KeptPlans,
   sport: Sport,
   hand: Hand,
 ): BenchRecord | null {
-  const plan = planKey(steps);
-  const isKept = (step: number) => log.kept.get(step) === plan;
+  const isKept = (step: number) => plans.has(log.kept.get(step) ?? '');
   const kept = steps.filter((_, i) => isKept(i)).length;
   if (log.kept.size + log.notes.length + log.mishaps.length === 0) return null;
   const wordsAt = (step: number) =>
     steps[step] ? english(steps[step].words) : 'after the last step';
-  const pulls = new Map<string, BenchRecord['pulls'][number]>();
-  steps.forEach(({ actions }, i) => {
-    for (const action of actions)
-      if (action.do === 'pull' && isKept(i))
-        pulls.set(action.string, {
-          string: action.string,
-          askedN: action.pullN,
-          pulledN: log.pulled.get(i) ?? null,
-        });
-  });
   return {
     minutes: Math.round(log.workedMs / 60_000),
     steps: { kept, of: steps.length },
-    pulls: [...pulls.values()],
+    pulls: keptPulls(log, plans).map(({ string, askedN, step }) => ({
+      string,
+      askedN,
+      pulledN: log.pulled.get(step) ?? null,
+    })),
     notes: log.notes.map(({ step, text }) => ({ step: wordsAt(step), text })),
     mishaps: log.mishaps.map(({ step, mishap, string, way }) => ({
       step: wordsAt(step),
@@ -185,7 +197,7 @@ export function recordBench(
  * The record of a job: what it was made from, and the plan as it was worked out for it.
  *
  * @example
- * recordJob({ job: usual.job, client: 'A client', racket: { frame: 'A frame', mark: '' }, advice: null, leftOverMm: [700, null], bench: null, remarks: '', hands: null, inspection: null, price: null, machine: null }).client // 'A client'
+ * recordJob({ job: usual.job, client: 'A client', racket: { frame: 'A frame', mark: '' }, advice: null, leftOverMm: [700, null], bench: null, remarks: '', hands: null, inspection: null, price: null, machine: null, dial: null, closing: null, strung: null }).client // 'A client'
  */
 export function recordJob({
   job,
@@ -199,6 +211,9 @@ export function recordJob({
   inspection,
   price,
   machine,
+  dial,
+  closing,
+  strung,
 }: RecordFacts): JobRecord {
   const { bed, mains, crosses, tension, assumptions, learnt, cutFrom, remnantsMm } = job;
   const { path, pieces } = job.plan;
@@ -244,6 +259,9 @@ export function recordJob({
     inspection,
     price,
     machine,
+    dial,
+    closing,
+    strung,
   };
 }
 
@@ -253,7 +271,7 @@ export function recordJob({
  * @example
  * pieceDifference({ name: 'mains', cutMm: 6100, leftOverMm: null }) // undefined
  */
-export const pieceDifference = (piece: PieceRecord): Difference | undefined =>
+export const pieceDifference = (piece: ShortPiece): Difference | undefined =>
   piece.leftOverMm === null
     ? undefined
     : difference({ givenMm: piece.givenMm, leftOverMm: piece.leftOverMm }, piece);

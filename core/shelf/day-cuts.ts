@@ -39,6 +39,14 @@ export const stockOf = (lengths: readonly ShelfLength[]): readonly StockLength[]
   }));
 
 /**
+ * What a piece of a job goes by among those of a day.
+ *
+ * @example
+ * pieceId(7, 'mains') // '7 mains'
+ */
+export const pieceId = (ticket: number, piece: string): string => `${ticket} ${piece}`;
+
+/**
  * The plan of all open jobs together.
  *
  * @example
@@ -49,7 +57,7 @@ export const dayCuts = (lengths: readonly ShelfLength[], jobs: readonly JobToCut
     stockOf(lengths),
     jobs.flatMap(({ number, promised, pieces }) =>
       pieces.map(({ name, mm, key }): WantedPiece => ({
-        id: `${number} ${name}`,
+        id: pieceId(number, name),
         mm,
         string: key,
         job: String(number),

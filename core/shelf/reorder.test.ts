@@ -31,6 +31,19 @@ describe('when to order again', () => {
     expect(weeks.filter((use) => use <= level).length / weeks.length).toBeGreaterThanOrEqual(0.95);
   });
 
+  // Source: the normal limit of both distributions, mean + 1.645 standard deviations.
+  it('is near its normal limit for many, and never jumps', () => {
+    for (const mean of [300, 800, 1500, 5000])
+      for (const variance of [mean, mean * 1.001, mean * 3]) {
+        const level = orderLevel({ mean, variance }, 0);
+        expect(Math.abs(level - (mean + 1.645 * Math.sqrt(variance)))).toBeLessThan(
+          2 + 0.1 * Math.sqrt(variance),
+        );
+      }
+    // One mistyped week of a string that hardly anybody takes.
+    expect(orderLevel(weeklyUse([0, 0, 0, 0, 4000]), 1)).toBeLessThan(20_000);
+  });
+
   it('is nothing for what nobody uses, and nothing while enough is coming', () => {
     expect(weeklyUse([])).toEqual({ mean: 0, variance: 0 });
     expect(orderLevel(weeklyUse([0, 0, 0]), 4)).toBe(0);

@@ -41,17 +41,20 @@ export function orderLevel(
   const weeks = deliveryWeeks + 1;
   const [expected, scatter] = [mean * weeks, variance * weeks];
   if (expected <= 0) return 0;
-  const isChance = scatter <= expected * (1 + 1e-9);
+  // What scatters hardly more than by chance is reckoned as chance: the other formula loses its digits there.
+  const isChance = scatter <= expected * (1 + 1e-6);
   // Negative binomial by its mean and variance: r successes with the probability p.
   const p = isChance ? 1 : expected / scatter;
   const r = isChance ? 0 : (expected * p) / (1 - p);
-  let share = isChance ? Math.exp(-expected) : p ** r;
-  let sum = share;
+  // By logarithms: of many, the share of the first counts is too small for a double.
+  let logShare = isChance ? -expected : r * Math.log(p);
+  let sum = Math.exp(logShare);
   let count = 0;
-  while (sum < served && count < 100_000) {
-    share *= isChance ? expected / (count + 1) : ((r + count) / (count + 1)) * (1 - p);
+  const most = expected + 20 * Math.sqrt(scatter) + 20;
+  while (sum < served && count < most) {
+    logShare += Math.log(isChance ? expected / (count + 1) : ((r + count) / (count + 1)) * (1 - p));
     count++;
-    sum += share;
+    sum += Math.exp(logShare);
   }
   return count;
 }

@@ -16,13 +16,23 @@ export const jobStringSchema = z.object({
 
 export type JobString = z.infer<typeof jobStringSchema>;
 
+/** What tells one string from another. */
+type ToldApart = Pick<JobString, 'name' | 'gaugeMm'> & { readonly family: string };
+
 /**
- * Whether mains and crosses are the same string of the same thickness; otherwise the bed is a hybrid.
+ * Whether mains and crosses are two strings, or two thicknesses of one: such a bed takes two pieces from two sets. Two strings
+ * of a library may have one name, but not in one family and thickness.
  *
  * @example
- * isOneString({ name: 'A', gaugeMm: 1.25 }, { name: 'A', gaugeMm: 1.3 }) // false
+ * isHybrid({ mains: { name: 'A', family: 'monofilament', gaugeMm: 1.25 }, crosses: { name: 'A', family: 'monofilament', gaugeMm: 1.3 } }) // true
  */
-export const isOneString = (
-  mains: Pick<JobString, 'name' | 'gaugeMm'>,
-  crosses: Pick<JobString, 'name' | 'gaugeMm'>,
-): boolean => mains.name === crosses.name && mains.gaugeMm === crosses.gaugeMm;
+export const isHybrid = ({
+  mains,
+  crosses,
+}: {
+  readonly mains: ToldApart;
+  readonly crosses: ToldApart;
+}): boolean =>
+  mains.name !== crosses.name ||
+  mains.family !== crosses.family ||
+  mains.gaugeMm !== crosses.gaugeMm;

@@ -7,7 +7,7 @@ import { decimal, plainFigures } from '../measure/figures';
 import { parseGauge } from '../measure/gauge';
 import { moneyFigure, parseMoney } from '../measure/money';
 import { parseLength } from '../measure/parsing';
-import { lineText, nameText, noteText, optionalReading, reading, textIn } from '../measure/reading';
+import { lineText, nameText, noteText, optionalTyped, typed, textIn } from '../measure/typed';
 import { failure, success, type Result } from '../terms/result';
 import type { PlainKey } from '../terms/words/english';
 import { SPORTS, type Sport } from '../terms/sport';
@@ -52,18 +52,20 @@ function parseGauges(text: string, sport: Sport): Result<readonly number[]> {
   return success(gauges.sort((a, b) => a - b));
 }
 
-/** The shortest and longest sets that are sold, with room: 5 m for one side, 15 m for very large heads. */
-function parseSet(text: string): Result<number> {
-  const length = parseLength(text, 'm');
-  if (!length.ok || (length.value >= 4000 && length.value <= 20_000)) return length;
-  return failure('set.beyond');
-}
+/** A length of string that is sold, to the millimetre. */
+const parseSold =
+  (leastMm: Mm, mostMm: Mm, problem: PlainKey) =>
+  (text: string): Result<Mm> => {
+    const length = parseLength(text, 'm');
+    if (!length.ok) return length;
+    return length.value >= leastMm && length.value <= mostMm
+      ? success(Math.round(length.value))
+      : failure(problem);
+  };
 
-function parseReel(text: string): Result<number> {
-  const length = parseLength(text, 'm');
-  if (!length.ok || (length.value >= 50_000 && length.value <= 1_000_000)) return length;
-  return failure('reel.beyond');
-}
+/** The shortest and longest sets that are sold, with room: 5 m for one side, 15 m for very large heads. */
+const parseSet = parseSold(4000, 20_000, 'set.beyond');
+const parseReel = parseSold(50_000, 1_000_000, 'reel.beyond');
 
 /** A number within limits, with a decimal point or comma and an optional unit after it. */
 const parseWithin =
@@ -98,7 +100,7 @@ function parseNotFor(text: string): Result<NotFor[]> {
 }
 
 const oneOf = <T extends string>(options: readonly T[], what: string) =>
-  reading((text): Result<T> => {
+  typed((text): Result<T> => {
     const found = options.find((option) => option === text.trim().toLowerCase());
     return found ? success(found) : failure('one of.unread', { what, options: options.join(', ') });
   });
@@ -119,15 +121,15 @@ export const stringEntrySchema = (currency: string) =>
       shape: oneOf(SHAPES, 'The shape'),
       colour: lineText('the colour'),
       gauges: textIn,
-      set: reading(parseSet),
-      price: reading(parseMoney(currency)),
-      reel: optionalReading(parseReel),
-      reelPrice: optionalReading(parseMoney(currency)),
-      mass: optionalReading(parseWithin(0.2, 5, 'g|g/m', 'mass.beyond')),
-      stretch: optionalReading(percentOf(0, 25, 'stretch.beyond')),
-      life: optionalReading(parseWithin(1, 200, 'h', 'life.beyond')),
-      holding: optionalReading(percentOf(20, 100, 'holding.beyond')),
-      notFor: reading(parseNotFor),
+      set: typed(parseSet),
+      price: typed(parseMoney(currency)),
+      reel: optionalTyped(parseReel),
+      reelPrice: optionalTyped(parseMoney(currency)),
+      mass: optionalTyped(parseWithin(0.2, 5, 'g|g/m', 'mass.beyond')),
+      stretch: optionalTyped(percentOf(0, 25, 'stretch.beyond')),
+      life: optionalTyped(parseWithin(1, 200, 'h', 'life.beyond')),
+      holding: optionalTyped(percentOf(20, 100, 'holding.beyond')),
+      notFor: typed(parseNotFor),
       notes: noteText,
     })
     .transform((entry, context): StringFacts => {
@@ -183,11 +185,12 @@ export const emptyStringEntry: StringEntry = {
   notes: '',
 };
 
-const figure = (value: number | null, step: number): string =>
-  value === null ? '' : String(roundTo(value, step));
-const metres = (mm: Mm | null): string => figure(mm === null ? null : mm / 1000, 0.001);
+/** As finely as it can be typed. */
+const figure = (value: number | null): string =>
+  value === null ? '' : String(roundTo(value, 0.001));
+const metres = (mm: Mm | null): string => figure(mm === null ? null : mm / 1000);
 const percent = (fraction: number | null): string =>
-  figure(fraction === null ? null : fraction * 100, 0.1);
+  figure(fraction === null ? null : fraction * 100);
 
 /**
  * The texts that read back as these facts.
@@ -207,9 +210,9 @@ export const stringEntryOf = (string: StringFacts, currency: string): StringEntr
   price: moneyFigure(string.setPriceMinor, currency),
   reel: metres(string.reelMm),
   reelPrice: string.reelPriceMinor === null ? '' : moneyFigure(string.reelPriceMinor, currency),
-  mass: figure(string.massGPerM, 0.001),
+  mass: figure(string.massGPerM),
   stretch: percent(string.stretch),
-  life: figure(string.lifeHours, 0.1),
+  life: figure(string.lifeHours),
   holding: percent(string.holding),
   notFor: string.notFor.join(', '),
   notes: string.notes,

@@ -1,10 +1,13 @@
 import type { Mm } from '../measure/quantities';
 import type { AdviceCase, LastJob, StringClass, Strung } from '../advice/rule';
 import type { ShelfString } from '../advice/shelf';
+import { climb, type Staircase } from '../advice/staircase';
+import type { Switched } from '../advice/small-steps';
 import type { Family } from '../terms/family';
 import { USUAL_HOUSE, type HouseRules } from '../house/house-rules';
 import { SILENT, type Talk } from '../advice/talk';
 import {
+  inTensionUnit,
   mm2FromSquareInches,
   newtons,
   type TensionUnit,
@@ -55,6 +58,7 @@ export const lastJob = (
 ): LastJob => ({
   strung: strungWith(family),
   tension: ticketOf(mains, crosses, 'kg'),
+  advised: null,
   pull: null,
   talk: null,
   ...changes,
@@ -73,3 +77,17 @@ export const shelfString = (
   notFor: [],
   ...changes,
 });
+
+/** What a case is advised, in a bed of some family. */
+export const climbed = (
+  changes: CaseChanges = {},
+  mains: Family = 'multifilament',
+  crosses: Family = mains,
+  unit: TensionUnit = 'kg',
+  switched: Switched = {},
+): Staircase => climb(adviceCase(changes), strungWith(mains, crosses), unit, switched);
+
+export const step = ({ steps }: Staircase, id: string): Staircase['steps'][number] | undefined =>
+  steps.find((each) => each.id === id);
+
+export const kg = (n: number): number => inTensionUnit(n, 'kg');

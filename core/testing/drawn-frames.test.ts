@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { SPORTS } from '../terms/sport';
 import { frameTrial } from './frame-trial';
+import { WIDE_OUTSIDE } from './drawn-frames';
 import { skipTrial, type Reading } from './skip-trial';
 
 // The whole of both, 1,500 frames and more, is `npm run bench -- trial`.
@@ -29,5 +30,13 @@ describe('frames drawn by chance, drilled by no rule of ours', () => {
       expect(of.amongThree / runs, sport).toBeGreaterThanOrEqual(0.98);
       expect(of.sureAndWrong, sport).toBe(0);
     }
+  });
+
+  // Source: common practice (some makers leave the outer strings far apart, and no curve tells them from a skip).
+  it('are hardly ever called sure where outer gaps are 1.4 times the inner ones and more', () => {
+    const trials = skipTrial({ errorMm: 0.5, slipMm: 0 }, 6, [], [WIDE_OUTSIDE]);
+    const wide = trials.find(({ frames }) => frames === `drawn, ${WIDE_OUTSIDE}`);
+    expect(wide?.runs).toBe(54);
+    expect(wide?.sureAndWrong).toBeLessThanOrEqual(1);
   });
 });

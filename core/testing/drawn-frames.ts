@@ -11,7 +11,9 @@ import { familyOutline, rimAtX, rimAtY, type Outline, type OutlineFamily } from 
 import type { Sport } from '../terms/sport';
 
 export const DRILLINGS = ['in pieces', 'ends differ', 'steady growth', 'dense middle'] as const;
-export type Drilling = (typeof DRILLINGS)[number];
+/** Beds whose outer gaps are far wider than the inner ones, which no smooth curve tells apart from a skip. */
+export const WIDE_OUTSIDE = 'wide outside';
+export type Drilling = (typeof DRILLINGS)[number] | typeof WIDE_OUTSIDE;
 
 export interface DrawnFrame {
   readonly sport: Sport;
@@ -81,11 +83,15 @@ function gapShares(chance: Chance, drilling: Drilling, count: number): readonly 
   const wider = within(1.08, 1.3);
   const growth = within(1, 1.035);
   const shares: number[] = [];
+  const outer = within(1.4, 1.9);
+  const wideFrom = count - 1 - chance.below(3);
   let [share, piece] = [1, equal];
   for (let i = 0; i < count; i++) {
     if (drilling === 'dense middle') {
       // One gap of its own between the dense and the open part.
       share = i < equal ? 1 : i === equal ? (1 + wider) / 2 : wider;
+    } else if (drilling === 'wide outside') {
+      share = i < wideFrom ? 1 : outer;
     } else if (drilling === 'steady growth') {
       if (i >= equal) share *= growth;
     } else if (i === piece) {

@@ -23,6 +23,9 @@ export const recordOf = (changes: Partial<JobRecord> = {}): JobRecord => ({
     inspection: null,
     price: null,
     machine: null,
+    dial: null,
+    closing: null,
+    strung: null,
   }),
   ...changes,
 });

@@ -11,7 +11,7 @@ import type { End } from '../terms/ends';
 import { fansOut } from '../frame/placement';
 import { solveSkips, type SkipQuestion } from '../frame/skip-solver';
 import { SPORTS } from '../terms/sport';
-import { DRILLINGS, drawnFrame, type DrawnFrame } from './drawn-frames';
+import { DRILLINGS, drawnFrame, type DrawnFrame, type Drilling } from './drawn-frames';
 
 export interface Trial {
   readonly frames: string;
@@ -85,6 +85,7 @@ export function skipTrial(
   { errorMm, slipMm }: Reading,
   times: number,
   library: readonly KnownFrame[] = [],
+  drillings: readonly Drilling[] = DRILLINGS,
 ): readonly Trial[] {
   const chance = chanceFrom(7);
   const trials = new Map<string, { -readonly [K in keyof Trial]: Trial[K] }>();
@@ -109,7 +110,7 @@ export function skipTrial(
   for (let i = 0; i < times; i++) {
     for (const frame of library) run([`library, ${frame.question.sport}`], frame);
     for (const sport of SPORTS)
-      for (const drilling of DRILLINGS)
+      for (const drilling of drillings)
         for (let n = 0; n < 3; n++)
           run(
             [`drawn, ${sport}`, `drawn, ${drilling}`],

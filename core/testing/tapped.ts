@@ -16,6 +16,8 @@ export interface TappedBed {
   /** Loudness of the second mode beside the first. */
   readonly second?: number;
   readonly loud?: number;
+  /** A mode of the frame that dies away as the bed does: its pitch, and how loud it is beside the bed. */
+  readonly frame?: { readonly hz: number; readonly loud: number };
 }
 
 /** Modes of a round membrane beside its lowest: zeros of the Bessel functions over 2.4048 (handbook values). */
@@ -38,6 +40,7 @@ export function tappedBed(chance: Chance, bed: TappedBed): Float32Array {
     handle = 0.6,
     second = 1,
     loud = 0.3,
+    frame = { hz: 350, loud: 0 },
   } = bed;
   const modes = [
     ...MODES.map((mode, i) => ({
@@ -47,6 +50,7 @@ export function tappedBed(chance: Chance, bed: TappedBed): Float32Array {
       phase: 2 * Math.PI * chance.next(),
     })),
     { hz: HANDLE_HZ, amplitude: handle, decayS: 0.12, phase: 1 },
+    { hz: frame.hz, amplitude: frame.loud, decayS, phase: 2 },
   ];
   const noiseRms = Math.sqrt(0.5) * 10 ** (-signalToNoiseDb / 20);
   return Float32Array.from({ length: Math.round(seconds * rate) }, (_, i) => {

@@ -36,5 +36,7 @@ export const boardName = (name: string, shown: boolean): string =>
     : name
         .split(/\s+/)
         .filter(Boolean)
-        .map((part) => `${Array.from(part)[0]?.toUpperCase() ?? ''}.`)
+        // An initial is a letter: a quote or a bracket before it is none.
+        .flatMap((part) => /\p{L}/u.exec(part)?.[0].toUpperCase() ?? [])
+        .map((letter) => `${letter}.`)
         .join(' ') || '·';

@@ -3,8 +3,8 @@ import { z } from 'zod';
 import { plainFigures } from '../measure/figures';
 import { parseTicketTension } from '../measure/parsing';
 import {
-  formatTicket,
-  tensionUnitSchema,
+  ticketEntry,
+  ticketTensionSchema,
   type TensionUnit,
   type TicketTension,
 } from '../measure/units';
@@ -24,11 +24,7 @@ export const standingOrdersSchema: z.ZodType<readonly StandingOrder[]> = z
   .array(
     z.object({
       count: z.number().int().min(1).max(12),
-      tension: z.object({
-        mainN: z.number().positive(),
-        crossN: z.number().positive(),
-        unit: tensionUnitSchema,
-      }),
+      tension: ticketTensionSchema,
       when: orderWhenSchema,
     }),
   )
@@ -86,7 +82,7 @@ export const formatOrders = (orders: readonly StandingOrder[]): string =>
   orders
     .map(
       ({ count, tension, when }) =>
-        `${count} at ${formatTicket(tension)}${when === 'once' ? '' : `, ${when}`}`,
+        `${count} at ${ticketEntry(tension)}${when === 'once' ? '' : `, ${when}`}`,
     )
     .join('\n');
 

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { newtons } from '../measure/units';
 import { accountOf, eventLabour } from './account';
 import { boardName, racketState } from './board';
-import { benchForPlayer, nextTags, promiseBefore } from './court';
+import { benchForBag, nextTags, promiseBefore } from './court';
 import { formatOrders, parseOrders, racketCount, tensionsOf } from './orders';
 
 // Source: how standing orders are said at events, “two at 24/23, two at 25/24, every morning”; common practice.
@@ -58,14 +58,38 @@ describe('the court', () => {
     expect(promiseBefore('2026-06-03T00:20', 45)).toBe('2026-06-02T23:35');
   });
 
-  it('gives a player to the bench with the least before it', () => {
-    expect(benchForPlayer([])).toBeUndefined();
-    expect(
-      benchForPlayer([
-        { bench: 'A', minutes: 30 },
-        { bench: 'B', minutes: 30 },
-      ]),
-    ).toBe('A');
+  describe('gives a bag that wants no bench by name', () => {
+    const open = [[0, 600]] as const;
+    const benches = ['A', 'B'].map((name) => ({ name, open }));
+    const job = (number: number, promised: number, at?: string) => ({
+      number,
+      minutes: 30,
+      promised,
+      ready: 0,
+      ...(at !== undefined && { benches: [at] }),
+    });
+    const given = (...jobs: ReturnType<typeof job>[]) =>
+      benchForBag({ now: 0, benches, jobs, bag: [1, 2], at: ['A', 'B'] });
+
+    it('to who keeps its promise, though more minutes stand there', () => {
+      // At A two short promises come first, at B three that have all day.
+      const before = [job(3, 30, 'A'), job(4, 60, 'A'), job(5, 600, 'B'), job(6, 600, 'B')];
+      expect(given(job(1, 60), job(2, 60), ...before, job(7, 600, 'B'))).toBe('B');
+    });
+
+    it('and anew when its match moves', () => {
+      const before = [job(3, 30, 'A'), job(4, 60, 'A'), ...[5, 6, 7].map((n) => job(n, 100, 'B'))];
+      expect(given(job(1, 60), job(2, 60), ...before)).toBe('B');
+      // Late enough, it makes nobody late at A, which has it ready sooner.
+      expect(given(job(1, 200), job(2, 200), ...before)).toBe('A');
+    });
+
+    it('not where there is nothing of it, or no bench that could', () => {
+      expect(given(job(3, 60))).toBeUndefined();
+      expect(
+        benchForBag({ now: 0, benches, jobs: [job(1, 60)], bag: [1], at: [] }),
+      ).toBeUndefined();
+    });
   });
 
   it('never gives a tag out twice', () => {

@@ -2,17 +2,19 @@
  * A workshop's records in one file: a tar with `manifest.json` (versions, what is in each table) and
  * `records.dump` (PostgreSQL's custom format, which pg_restore reads without this application too).
  */
-import { createHash, randomBytes } from 'node:crypto';
+import { createHash } from 'node:crypto';
 import { createReadStream } from 'node:fs';
 import { chmod, mkdir, mkdtemp, readFile, rename, rm, stat, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
 import { pipeline } from 'node:stream/promises';
-import { Client } from 'pg';
+import type { Client } from 'pg';
 import { z } from 'zod';
 import { knownMigrations } from '../migrate';
+import { bringIn } from './bring-in';
 import { differenceOf, digestTables, tableDigestSchema, type TableDigest } from './digest';
-import { dump, EVERYTHING, pack, ProgramFailed, undump, unpack } from './programs';
+import { dump, pack, ProgramFailed, unpack } from './programs';
+import { onDatabase, quarantined } from './quarantine';
 
 const MANIFEST = 'manifest.json';
 const RECORDS = 'records.dump';
@@ -46,21 +48,6 @@ async function inScratchFolder<T>(work: (folder: string) => Promise<T>): Promise
     return await work(folder);
   } finally {
     await rm(folder, { recursive: true, force: true });
-  }
-}
-
-async function onDatabase<T>(address: string, work: (client: Client) => Promise<T>): Promise<T> {
-  const client = new Client({
-    connectionString: address,
-    connectionTimeoutMillis: 10_000,
-    options: EVERYTHING,
-  });
-  client.on('error', () => undefined);
-  await client.connect();
-  try {
-    return await work(client);
-  } finally {
-    await client.end();
   }
 }
 
@@ -171,21 +158,12 @@ function asJson(text: string): unknown {
 
 /** Brings a backup into a database of its own for a moment, and compares every table. */
 export const proveBackup = (file: string, server: string, { programs }: Tools): Promise<Manifest> =>
-  opened(file, async (manifest, records) => {
-    const scratch = `orthotens_proof_${randomBytes(6).toString('hex')}`;
-    const address = new URL(server);
-    address.pathname = `/${scratch}`;
-    await onDatabase(server, (client) => client.query(`create database ${scratch}`));
-    try {
-      await undump(programs, address.toString(), records);
-      await compare(address.toString(), manifest);
-    } finally {
-      await onDatabase(server, (client) =>
-        client.query(`drop database if exists ${scratch} with (force)`),
-      );
-    }
-    return manifest;
-  });
+  opened(file, (manifest, records) =>
+    quarantined(programs, server, records, async (address) => {
+      await compare(address, manifest);
+      return manifest;
+    }),
+  );
 
 async function compare(address: string, { tables }: Manifest): Promise<void> {
   const found = await asOneInstant(address, digestTables);
@@ -210,16 +188,19 @@ async function isEmpty(address: string): Promise<boolean> {
   return rows.length === 0;
 }
 
-/** Brings a backup into an empty house: all of it or nothing, and never over records. */
+/**
+ * Brings a backup into an empty house: all of it or nothing, and never over records. `before` is done when everything
+ * was looked at and nothing is against it, so that a refusal leaves all as it was.
+ */
 export const restoreBackup = (
   file: string,
   address: string,
   { programs }: Tools,
+  before: () => Promise<unknown> = async () => undefined,
 ): Promise<Manifest> =>
   opened(file, async (manifest, records) => {
     const known = knownMigrations().map(({ name }) => name);
-    const later = manifest.migrations.find((name) => !known.includes(name));
-    if (later !== undefined)
+    if (manifest.migrations.some((name, i) => name !== known[i]))
       throw new BackupRefused(
         `This backup was made by a later version of the application (${manifest.application}): bring the application up to date first.`,
       );
@@ -227,9 +208,16 @@ export const restoreBackup = (
       throw new BackupRefused(
         'This house has records already, and a backup is never brought in over records. Name an empty database in DATABASE_URL, or another house in ORTHOTENS_HOUSE.',
       );
-    await undump(programs, address, records);
-    await compare(address, manifest);
-    return manifest;
+    return quarantined(programs, address, records, async (aside) => {
+      // As good as it says, before anything is touched.
+      await compare(aside, manifest);
+      await before();
+      await onDatabase(aside, (from) =>
+        onDatabase(address, (to) => bringIn(from, to, manifest.migrations.length)),
+      );
+      await compare(address, manifest);
+      return manifest;
+    });
   });
 
 /** The sentence for what went wrong around a backup; undefined for what nobody foresaw. */

@@ -32,6 +32,28 @@ describe('which daily backups stay', () => {
     expect(there.length).toBeLessThanOrEqual(7 + 4 + 12);
   });
 
+  it('a clock of a wrong year, before or after, takes the place of none that is good', () => {
+    const good = Array.from({ length: 400 }, (_, day) => dailyName(new Date(START + day * DAY)));
+    const settled = good.filter((name) => !mayGo(good).includes(name));
+    for (const year of ['2001', '2099']) {
+      let there: readonly string[] = settled;
+      for (let day = 0; day < 30; day++) {
+        there = [...there, dailyName(new Date(Date.parse(`${year}-03-01T03:00:00Z`) + day * DAY))];
+        const go = new Set(mayGo(there));
+        there = there.filter((name) => !go.has(name));
+      }
+      expect(settled.filter((name) => !there.includes(name))).toEqual([]);
+    }
+  });
+
+  it('the proven one stays, however old it is', () => {
+    const [first = '', ...later] = Array.from({ length: 40 }, (_, day) =>
+      dailyName(new Date(START + day * DAY)),
+    );
+    expect(mayGo([first, ...later])).toContain(first);
+    expect(mayGo([first, ...later], first)).not.toContain(first);
+  });
+
   it('several in a day leave the last of it', () => {
     const names = [1, 5, 9].map((hour) => dailyName(new Date(START + hour * 3_600_000)));
     expect(mayGo(names)).toEqual([names[1], names[0]]);

@@ -1,4 +1,7 @@
-/** Which daily backups stay: the last of each of 7 days, 4 weeks and 12 months. */
+/**
+ * Which daily backups stay: the last of each of 7 days, 4 weeks and 12 months. A gap longer than a month begins them anew, so
+ * that those which a clock of a wrong year has dated never take the place of the good ones.
+ */
 import { getISOWeek, getISOWeekYear } from 'date-fns';
 
 const NAME = /^orthotens-(\d{4}-\d\d-\d\dT\d\d-\d\d-\d\d)\.backup$/;
@@ -24,19 +27,40 @@ const PERIODS: readonly (readonly [count: number, of: (made: Date) => string])[]
 
 const weekOf = (day: Date): string => `${getISOWeekYear(day)} ${getISOWeek(day)}`;
 
-/** The daily backups among these files that may go. What is no daily backup is never among them. */
-export function mayGo(names: readonly string[]): readonly string[] {
+interface Dated {
+  readonly name: string;
+  readonly made: Date;
+}
+
+/** Longer than from the last of a month to the last of the next. */
+const GAP_MS = 45 * 24 * 60 * 60_000;
+
+/** Parts of a row of backups, the latest first, between which nothing was made for longer than a month. */
+function runsOf(latestFirst: readonly Dated[]): readonly (readonly Dated[])[] {
+  const runs: Dated[][] = [];
+  for (const each of latestFirst) {
+    const run = runs.at(-1);
+    const next = run?.at(-1);
+    if (run && next && next.made.getTime() - each.made.getTime() <= GAP_MS) run.push(each);
+    else runs.push([each]);
+  }
+  return runs;
+}
+
+/** The daily backups among these files that may go; never the one named `proven`. What is no daily backup is never among them. */
+export function mayGo(names: readonly string[], proven?: string): readonly string[] {
   const latestFirst = names
     .flatMap((name) => {
       const made = madeAt(name);
       return made ? [{ name, made }] : [];
     })
     .sort((a, b) => b.made.getTime() - a.made.getTime());
-  const stays = new Set<string>();
-  for (const [count, of] of PERIODS) {
-    const lasts = new Map<string, string>();
-    for (const { name, made } of latestFirst) if (!lasts.has(of(made))) lasts.set(of(made), name);
-    for (const name of [...lasts.values()].slice(0, count)) stays.add(name);
-  }
+  const stays = new Set<string>(proven === undefined ? [] : [proven]);
+  for (const run of runsOf(latestFirst))
+    for (const [count, of] of PERIODS) {
+      const lasts = new Map<string, string>();
+      for (const { name, made } of run) if (!lasts.has(of(made))) lasts.set(of(made), name);
+      for (const name of [...lasts.values()].slice(0, count)) stays.add(name);
+    }
   return latestFirst.map(({ name }) => name).filter((name) => !stays.has(name));
 }

@@ -53,19 +53,19 @@ export const dump = (
     '--no-owner',
     '--no-privileges',
     '--enable-row-security',
+    // Each house signs by its own.
+    '--exclude-table-data=public.wall_keys',
     `--snapshot=${snapshot}`,
     `--file=${file}`,
   ]);
 
-/** Brings a dump into a database, all of it or nothing; what stands there under the same names goes. */
+/** Brings a dump into an empty database, all of it or nothing. What it says is run there: see `quarantine.ts`. */
 export const undump = (
   programs: string | undefined,
   address: string,
   file: string,
 ): Promise<void> =>
   onDatabase(programs, 'pg_restore', address, [
-    '--clean',
-    '--if-exists',
     '--no-owner',
     '--no-privileges',
     '--single-transaction',

@@ -21,7 +21,11 @@ it('says how old the last proven backup is, and warns after two days', () => {
   });
   expect(backupWords(state(47), now).overdue).toBe(false);
   expect(backupWords(state(49), now)).toMatchObject({ words: '2 days old, proven', overdue: true });
-  expect(backupWords(state(null), now)).toMatchObject({ overdue: false });
+  expect(backupWords(state(null), now)).toMatchObject({ overdue: true });
+  expect(backupWords(state(-24 * 400), now)).toMatchObject({
+    words: 'Proven, and dated 1 year from now: a clock was wrong',
+    overdue: true,
+  });
   expect(backupWords(state(null, { failure: 'No room.' }), now)).toMatchObject({
     overdue: true,
     note: expect.stringContaining('No room.'),

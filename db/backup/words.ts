@@ -2,13 +2,14 @@
 import { formatDistanceStrict } from 'date-fns';
 import type { BackupState } from './daily';
 
-const WARN_AFTER_MS = 2 * 24 * 60 * 60_000;
+const HOUR_MS = 60 * 60_000;
+const WARN_AFTER_MS = 48 * HOUR_MS;
 
 export interface BackupWords {
   readonly words: string;
   /** More to say: what failed, where else it goes. */
   readonly note: string | undefined;
-  /** Two days without a proven backup, or none at all. */
+  /** Two days without a proven backup, one of a day that has not come, or none at all. */
   readonly overdue: boolean;
 }
 
@@ -29,9 +30,11 @@ export function backupWords(
   ].filter((note) => note !== undefined);
   return {
     words: proven
-      ? `${formatDistanceStrict(Date.parse(proven.made), now)} old, proven`
+      ? age < -HOUR_MS
+        ? `Proven, and dated ${formatDistanceStrict(Date.parse(proven.made), now)} from now: a clock was wrong`
+        : `${formatDistanceStrict(Date.parse(proven.made), now)} old, proven`
       : 'None is proven yet: the first is made soon after the start',
     note: notes.join(' · ') || undefined,
-    overdue: proven ? age > WARN_AFTER_MS : failure !== null,
+    overdue: age > WARN_AFTER_MS || age < -HOUR_MS,
   };
 }

@@ -11,7 +11,8 @@ import { wallTime } from '@/core/measure/promised-time';
 import type { JobRecord } from '@/core/record/record';
 import { bedReadings } from '../ageing-schema';
 import type { Connection } from '../connection';
-import { clients, tickets } from '../schema';
+import { clients } from '../racket-schema';
+import { tickets } from '../ticket-schema';
 
 const DAY = 24 * 60 * 60 * 1000;
 const EIGHT_WEEKS = 56;
@@ -23,8 +24,12 @@ type ClientRow = Pick<typeof clients.$inferInsert, 'id' | 'talk' | 'mayWrite'>;
 const isNylon = ({ setup: { mains, crosses } }: JobRecord): boolean =>
   [mains, crosses].every(({ family }) => family === 'multifilament' || family === 'synthetic gut');
 
+/** When the job was closed that has readings. */
+export const eightWeeksBefore = (today: Date): Date =>
+  new Date(today.getTime() - EIGHT_WEEKS * DAY);
+
 /** The job nearest to eight weeks ago that is the last of its racket, of a client who may be written to and never spoke of plays. */
-function candidate(
+export function jobToRead(
   closed: readonly ClosedRow[],
   people: readonly ClientRow[],
   owned: readonly { readonly id: string; readonly clientId: string }[],
@@ -49,23 +54,18 @@ function candidate(
 export async function fillReadings(
   db: Connection,
   workshopId: string,
-  closed: readonly ClosedRow[],
-  people: readonly ClientRow[],
+  job: ClosedRow | undefined,
   owned: readonly { readonly id: string; readonly clientId: string; readonly bed: Bed }[],
   today: Date,
   timeZone: string,
 ): Promise<void> {
-  const job = candidate(closed, people, owned, today);
   const racket = owned.find(({ id }) => id === job?.racketId);
   if (!job?.record || !racket) return;
   const { record } = job;
-  // It becomes a job of exactly eight weeks ago.
-  const closedAt = new Date(today.getTime() - EIGHT_WEEKS * DAY);
   const [row] = await db
-    .update(tickets)
-    .set({ closedAt, collectedAt: closedAt })
-    .where(and(eq(tickets.workshopId, workshopId), eq(tickets.requestKey, job.requestKey)))
-    .returning({ id: tickets.id });
+    .select({ id: tickets.id })
+    .from(tickets)
+    .where(and(eq(tickets.workshopId, workshopId), eq(tickets.requestKey, job.requestKey)));
   const dayOf = (daysAgo: number) =>
     wallTime(new Date(today.getTime() - daysAgo * DAY), timeZone).slice(0, 10);
   const strungDay = dayOf(EIGHT_WEEKS);

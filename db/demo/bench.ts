@@ -1,4 +1,5 @@
-import { benchLog, planKey, type BenchEvent, type Deed } from '@/core/bench/log';
+import { keptPlanOf } from '@/core/bench/kept-plan';
+import { benchLog, planKey, type LoggedDeed, type Deed } from '@/core/bench/log';
 import type { Job } from '@/core/bench/job';
 import { headPull } from '@/core/bench/plan';
 import { stepSeconds } from '@/core/bench/times';
@@ -9,14 +10,17 @@ import type { Chance } from '@/core/maths/chance';
 const NOTES = ['grommet 7H worn', 'bumper thin at the top', 'one crossover straightened'];
 
 /** A job as it went at the bench: a little slower among the crosses, now and then a slip or a broken string. */
-export function demoBench(chance: Chance, { bed, sequence: made }: Job): BenchRecord | null {
+export function demoBench(
+  chance: Chance,
+  { bed, tension, sequence: made }: Job,
+): BenchRecord | null {
   if (!made.ok) return null;
   const { steps } = made.value;
   const { sport } = bed.spec;
-  const events: BenchEvent[] = [];
+  const deeds: LoggedDeed[] = [];
   let ms = 0;
   const note = (done: number, deed: Deed) =>
-    events.push({
+    deeds.push({
       id: '',
       bench: '',
       plan: planKey(steps),
@@ -53,5 +57,6 @@ export function demoBench(chance: Chance, { bed, sequence: made }: Job): BenchRe
     });
   }
   if (chance.next() < 0.2) note(steps.length, { kind: 'note', text: chance.one(NOTES) });
-  return recordBench(made.value, benchLog(events), sport, 'practised');
+  const plans = new Map([[planKey(steps), keptPlanOf(steps, tension)]]);
+  return recordBench(made.value, benchLog(deeds), plans, sport, 'practised');
 }

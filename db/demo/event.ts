@@ -5,7 +5,7 @@ import type { StandingOrder } from '@/core/tournament/orders';
 import type { Connection } from '../connection';
 import { eventsOf } from '../events';
 import { randomUUID } from 'node:crypto';
-import type { clients, strings } from '../schema';
+import type { clients, strings } from '../racket-schema';
 
 const DAY = 24 * 60 * 60 * 1000;
 

@@ -1,104 +1,35 @@
 import { randomUUID } from 'node:crypto';
-import { eq, sql } from 'drizzle-orm';
-import { jobPrice, toPayMinor } from '@/core/counter/price';
-import { studyFrame, type Bed } from '@/core/frame/bed';
+import { eq } from 'drizzle-orm';
+import { studyFrame } from '@/core/frame/bed';
 import { USUAL_ASSUMPTIONS } from '@/core/cut/lengths';
 import { LIBRARY } from '@/core/frame/library';
-import { stringPrice } from '@/core/measure/money';
 import { wallTime } from '@/core/measure/promised-time';
-import { usualChoice } from '@/core/cut/methods';
-import { recordJob, type JobRecord } from '@/core/record/record';
-import type { JobString } from '@/core/strings/job-string';
-import { jobOf } from '@/core/bench/job';
-import { drawnOf } from '@/core/record/drawn';
-import { USUAL_MACHINE } from '@/core/house/machine';
-import type { AdviceCase } from '@/core/advice/rule';
-import { recordAdvice, strungFrom } from '@/core/advice/record';
-import { climb } from '@/core/advice/staircase';
-import { USUAL_HOUSE } from '@/core/house/house-rules';
-import { SILENT, type Talk } from '@/core/advice/talk';
-import {
-  newtons,
-  roundToTicketStep,
-  type TensionUnit,
-  type TicketTension,
-} from '@/core/measure/units';
-import type { StringFacts } from '@/core/strings/string-facts';
+import { newtons } from '@/core/measure/units';
 import type { Connection, Database } from '../connection';
 import { benches } from '../day-schema';
 import { people } from '../doors-schema';
-import {
-  clients,
-  frames,
-  machineChecks,
-  machines,
-  rackets,
-  strings,
-  tickets,
-  workshops,
-} from '../schema';
-import { demoBench } from './bench';
-import { chanceFrom, type Chance } from '@/core/maths/chance';
-import { fillReadings } from './ageing';
-import { fillBedsRead } from './reading';
+import { clients, frames, machineChecks, machines, rackets, strings } from '../racket-schema';
+import { tickets } from '../ticket-schema';
+import { workAt } from '../walls';
+import { workshops } from '../workshop-schema';
+import { chanceFrom } from '@/core/maths/chance';
+import { eightWeeksBefore, fillReadings, jobToRead } from './ageing';
+import { fillBedsRead, lookedAt } from './reading';
 import { fillEvent } from './event';
-import { demoConsent, DEMO_LETTERHEAD, DEMO_PRICES, fillMoney, isPriced } from './money';
+import { demoConsent, DEMO_LETTERHEAD, fillMoney } from './money';
 import { DEMO_PEOPLE } from './people';
-import type { TicketHandNames } from '@/core/record/hands';
 import { fillShelf } from './shelf';
-import { DEMO_STAFF, fillStaff } from './staff';
+import { fillStaff } from './staff';
 import { DEMO_STRINGS } from './strings';
-
-const JOBS = 400;
-const DAY = 24 * 60 * 60 * 1000;
-/** The bench view is in use since then. */
-const BENCH_SINCE = 90 * DAY;
-const TIME_ZONE = 'Europe/Lisbon';
-const LABOUR = 1600;
-
-const REMARKS = [
-  '',
-  '',
-  '',
-  '',
-  'One grommet replaced at 4H left.',
-  'Bumper worn, told them.',
-  'Notched, but whole.',
-  'Broke near the head, off-centre hit.',
-  'Tail of the crosses was short; bridged the last pull.',
-  'A pound lower than last time, at their wish.',
-];
-const WISHES = [
-  '',
-  'the same again',
-  'a little looser',
-  'more control',
-  'it launches',
-  'softer, please',
-  'before the league match',
-];
-const CONDITIONS = [
-  '',
-  '',
-  'Bumper scuffed, frame sound.',
-  'Split grommet at 3T left, replaced.',
-  'Old chip at the head, no crack.',
-];
-
-type Row<T extends { $inferInsert: object }> = T['$inferInsert'] & { id: string };
-type DemoString = StringFacts & { readonly id: string };
-
-interface DemoRacket extends Row<typeof rackets> {
-  readonly bed: Bed;
-  readonly frameName: string;
-  readonly clientName: string;
-  readonly talk: Talk | null;
-  readonly unit: TensionUnit;
-  /** What this racket is usually strung with. */
-  readonly mains: DemoString;
-  readonly crosses: DemoString;
-  readonly crossBy: number;
-}
+import {
+  closedTicket,
+  DAY,
+  type DemoRacket,
+  JOBS,
+  LABOUR,
+  openTickets,
+  TIME_ZONE,
+} from './tickets';
 
 /**
  * Fills an empty house with an invented year or two, and with invented people to work in it. A workshop that
@@ -137,7 +68,7 @@ async function workAs(db: Connection, username: string): Promise<void> {
     .select({ id: people.id })
     .from(people)
     .where(eq(people.username, username));
-  await db.execute(sql`select set_config('orthotens.person', ${person?.id ?? ''}, true)`);
+  await workAt(db, { ...(person && { personId: person.id }) });
 }
 
 const MEASURED_FRAME = 'Ostrevan Heron Tour 98';
@@ -195,7 +126,7 @@ async function fill(db: Connection, workshopId: string, today: Date): Promise<vo
   });
   await db.insert(rackets).values(owned);
 
-  const closed = Array.from({ length: JOBS }, (_, i) => {
+  const drawn = Array.from({ length: JOBS }, (_, i) => {
     const daysAgo = Math.floor(((JOBS - i) / JOBS) ** 1.1 * 730) + 1;
     return closedTicket(
       chance,
@@ -205,9 +136,15 @@ async function fill(db: Connection, workshopId: string, today: Date): Promise<vo
       today,
     );
   });
+  // One becomes a job of exactly eight weeks ago.
+  const read = jobToRead(drawn, clientRows, owned, today);
+  const closedAt = eightWeeksBefore(today);
+  const closed = lookedAt(
+    drawn.map((job) => (job === read ? { ...job, closedAt, collectedAt: closedAt } : job)),
+  );
   for (let i = 0; i < closed.length; i += 100)
     await db.insert(tickets).values(closed.slice(i, i + 100));
-  await fillReadings(db, workshopId, closed, clientRows, owned, today, TIME_ZONE);
+  await fillReadings(db, workshopId, read, owned, today, TIME_ZONE);
   await workAs(db, 'maud');
   await fillMoney(
     db,
@@ -220,7 +157,7 @@ async function fill(db: Connection, workshopId: string, today: Date): Promise<vo
   await workAs(db, 'hesper');
   const { machineId: benchMachine, benchIds } = await fillMachines(db, workshopId, today);
   await fillEvent(db, workshopId, clientRows, stringRows, benchIds, today, TIME_ZONE);
-  await fillOpenTickets(db, openTickets(owned, today, benchMachine));
+  await fillOpenTickets(db, openTickets(owned, closed, today, benchMachine));
   const abroad = clientRows.findLast(({ plays }) => plays === 'tennis');
   const strungThere = frameRows.find(({ spec }) => spec.pattern.mains === 18);
   if (abroad && strungThere)
@@ -326,212 +263,3 @@ async function fillMachines(
 }
 
 type MachineRow = typeof machines.$inferInsert;
-
-const gaugeOf = ({ gaugesMm }: DemoString): number =>
-  gaugesMm[Math.floor((gaugesMm.length - 1) / 2)] as number;
-
-const recordOfString = (string: DemoString, suppliedByClient: boolean): JobString => ({
-  name: string.name,
-  family: string.family,
-  shape: string.shape,
-  gaugeMm: gaugeOf(string),
-  suppliedByClient,
-  setMm: string.setMm,
-  stretch: string.stretch ?? null,
-});
-
-/** What is known when advice is asked for on this racket. */
-const aboutRacket = ({ bed, talk }: DemoRacket): AdviceCase => ({
-  spec: bed.spec,
-  areaMm2: bed.areaMm2,
-  talk: talk ?? SILENT,
-  house: USUAL_HOUSE,
-  last: undefined,
-});
-
-const chosenBed = ({ mains, crosses }: DemoRacket) => {
-  const chosen = (string: DemoString) => ({ string, gaugeMm: gaugeOf(string) });
-  return { mains: chosen(mains), crosses: chosen(crosses) };
-};
-
-/** Nobody kept the talk where nobody asked. */
-const adviceOn = (racket: DemoRacket, pull: TicketTension) =>
-  racket.talk ? recordAdvice(aboutRacket(racket), chosenBed(racket), pull, {}) : null;
-
-/** The usual pull of a racket, with a step up or down now and then. */
-function pullOf(racket: DemoRacket, steps: number) {
-  const { unit, crossBy } = racket;
-  const start = climb(aboutRacket(racket), strungFrom(chosenBed(racket)), unit).ticket;
-  const step = newtons(unit === 'kg' ? 0.5 : 1, unit);
-  return {
-    mainN: roundToTicketStep(start.mainN + steps * step, unit),
-    crossN: roundToTicketStep(start.crossN + (steps + 2 * crossBy) * step, unit),
-    unit,
-  };
-}
-
-const setupColumns = (racket: DemoRacket, supplied: boolean, pull: ReturnType<typeof pullOf>) => ({
-  mainStringId: racket.mains.id,
-  mainGaugeMm: gaugeOf(racket.mains),
-  mainSupplied: supplied,
-  crossStringId: racket.crosses.id,
-  crossGaugeMm: gaugeOf(racket.crosses),
-  crossSupplied: supplied,
-  mainN: pull.mainN,
-  crossN: pull.crossN,
-  tensionUnit: pull.unit,
-});
-
-const cutColumns = (racket: DemoRacket) => ({
-  ...usualChoice(racket.bed, racket.mains !== racket.crosses),
-  cutFrom: racket.mains === racket.crosses ? ('one set' as const) : ('two half sets' as const),
-  remnantsMm: [],
-});
-
-/** The pieces with their tails as somebody measured them now and then: a little off, and once far off. */
-function measured(chance: Chance, { plan }: JobRecord): JobRecord['plan']['pieces'] {
-  if (chance.next() > 0.3) return plan.pieces;
-  return plan.pieces.map((piece) => {
-    const expected = piece.givenMm - (piece.rawCutMm - piece.leftMm);
-    const slip = chance.next() < 0.02 ? 900 : 0;
-    const tails = expected + 25 + 30 * (chance.next() - 0.5) + slip;
-    return { ...piece, leftOverMm: Math.max(0, Math.round(tails / 5) * 5) };
-  });
-}
-
-/** Who did it: the counter's own and the stringer mostly, the owner now and then, the learner while one watches. */
-function demoHands(number: number): TicketHandNames {
-  const [owner, stringer, counter, learner] = DEMO_STAFF.map(({ name }) => name) as [
-    string,
-    string,
-    string,
-    string,
-  ];
-  const strings = number % 5 === 0 ? owner : stringer;
-  return {
-    takenInBy: number % 4 === 0 ? strings : counter,
-    setUpBy: strings,
-    strungBy: [
-      { name: strings, watcher: null },
-      ...(number % 9 === 0 ? [{ name: learner, watcher: strings }] : []),
-    ],
-    handedOverBy: number % 3 === 0 ? strings : counter,
-  };
-}
-
-function closedTicket(
-  chance: Chance,
-  racket: DemoRacket,
-  number: number,
-  day: Date,
-  today: Date,
-): typeof tickets.$inferInsert {
-  const pull = pullOf(racket, chance.below(4) - 1);
-  const supplied = chance.next() < 0.12;
-  const cut = cutColumns(racket);
-  const takenIn = new Date(day.getTime() - (1 + chance.below(3)) * DAY);
-  const job = jobOf({
-    bed: racket.bed,
-    mains: recordOfString(racket.mains, supplied),
-    crosses: recordOfString(racket.crosses, supplied),
-    tension: pull,
-    choice: cut,
-    cutFrom: cut.cutFrom,
-    remnantsMm: [],
-    assumptions: USUAL_ASSUMPTIONS,
-    learnt: {},
-    house: USUAL_HOUSE,
-    machine: USUAL_MACHINE,
-    notes: '',
-  });
-  const set = ({ setPriceMinor }: DemoString) => ({
-    setMinor: setPriceMinor,
-    suppliedByClient: supplied,
-  });
-  const stringMinor = stringPrice(set(racket.mains), set(racket.crosses));
-  const jobPriced = jobPrice({
-    house: DEMO_PRICES,
-    method: cut.method,
-    labourMinor: LABOUR,
-    stringMinor,
-    mains: { ...job.mains, setPriceMinor: racket.mains.setPriceMinor },
-    crosses: { ...job.crosses, setPriceMinor: racket.crosses.setPriceMinor },
-    extra: null,
-  });
-  const planned: JobRecord = recordJob({
-    job,
-    client: racket.clientName,
-    racket: { frameName: racket.frameName, mark: racket.mark },
-    advice: adviceOn(racket, pull),
-    leftOverMm: [],
-    bench:
-      today.getTime() - day.getTime() < BENCH_SINCE ? demoBench(chanceFrom(number), job) : null,
-    remarks: chance.one(REMARKS),
-    inspection: null,
-    price: isPriced(day, today) ? jobPriced : null,
-    machine: number % 6 === 0 ? 'The one that travels' : 'At the window',
-    hands: demoHands(number),
-  });
-  const record: JobRecord = {
-    ...planned,
-    plan: { ...planned.plan, pieces: measured(chance, planned) },
-  };
-  return {
-    workshopId: racket.workshopId,
-    number,
-    requestKey: randomUUID(),
-    racketId: racket.id,
-    takenIn,
-    promised: `${wallTime(day, TIME_ZONE).slice(0, 10)}T18:00`,
-    wish: chance.one(WISHES),
-    condition: chance.one(CONDITIONS),
-    ...setupColumns(racket, supplied, pull),
-    ...cut,
-    closedAt: day,
-    labourMinor: LABOUR,
-    stringMinor,
-    toPayMinor: record.price && toPayMinor(record.price),
-    collectedAt: day,
-    record,
-    drawn: drawnOf(job),
-  };
-}
-
-/** Six racket on the bench, each at another station. */
-function openTickets(
-  owned: readonly DemoRacket[],
-  today: Date,
-  machineId: string,
-): (typeof tickets.$inferInsert)[] {
-  const onDay = (days: number, time: string) =>
-    `${wallTime(new Date(today.getTime() + days * DAY), TIME_ZONE).slice(0, 10)}T${time}`;
-  const plans = [
-    {
-      racket: 0,
-      promised: onDay(-1, '18:00'),
-      wish: 'the same again, elbow is better',
-      state: 'cut',
-    },
-    { racket: 5, promised: onDay(0, '23:30'), wish: 'for tonight’s ladder', state: 'setup' },
-    { racket: 9, promised: onDay(1, '12:00'), wish: 'launches, a little tighter', state: 'setup' },
-    { racket: 43, promised: onDay(1, '18:00'), wish: 'more repulsion', state: 'cut' },
-    { racket: 52, promised: onDay(2, '18:00'), wish: 'broke at the top again', state: 'in' },
-    { racket: 20, promised: onDay(4, '18:00'), wish: '', state: 'in' },
-  ] as const;
-  return plans.map(({ racket: index, promised, wish, state }, i) => {
-    const racket = owned[index] as DemoRacket;
-    return {
-      workshopId: racket.workshopId,
-      number: JOBS + 1 + i,
-      requestKey: randomUUID(),
-      racketId: racket.id,
-      takenIn: new Date(today.getTime() - (3 - i / 3) * DAY),
-      promised,
-      wish,
-      condition: CONDITIONS[i % CONDITIONS.length] ?? '',
-      ...(state !== 'in' && setupColumns(racket, false, pullOf(racket, 0))),
-      ...(state !== 'in' && { advice: adviceOn(racket, pullOf(racket, 0)) }),
-      ...(state === 'cut' && { ...cutColumns(racket), machineId }),
-    };
-  });
-}

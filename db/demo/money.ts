@@ -7,7 +7,8 @@ import { chanceFrom } from '@/core/maths/chance';
 import { PAY_WAYS } from '@/core/papers/payment';
 import type { Connection } from '../connection';
 import { payments, priceItems } from '../papers-schema';
-import { tickets, type clients } from '../schema';
+import { type clients } from '../racket-schema';
+import { tickets } from '../ticket-schema';
 
 /** Prices of an invented country that taxes work less than goods. */
 export const DEMO_PRICES: HousePrices = {

@@ -1,12 +1,11 @@
 /** A racket of the demo that was strung elsewhere, with what was seen of its bed; and the last looks at the latest jobs. */
 import { randomUUID } from 'node:crypto';
-import { and, desc, eq, isNotNull } from 'drizzle-orm';
 import { wallTime } from '@/core/measure/promised-time';
 import { ALL_GOOD, type LastLook } from '@/core/reading/last-look';
 import { NOTHING_SEEN, type BedSeen } from '@/core/reading/seen';
 import type { Connection } from '../connection';
 import { bedsRead } from '../reading-schema';
-import { rackets, tickets } from '../schema';
+import { rackets } from '../racket-schema';
 
 const DAY = 24 * 60 * 60 * 1000;
 const STRUNG_ELSEWHERE_AGO = 34;
@@ -67,14 +66,11 @@ export async function fillBedsRead(
     takenOn: `${dayOf(1).slice(0, 10)}T11:20`,
     seen: PATCHED,
   });
-  const latest = await db
-    .select({ id: tickets.id })
-    .from(tickets)
-    .where(and(eq(tickets.workshopId, workshopId), isNotNull(tickets.closedAt)))
-    .orderBy(desc(tickets.closedAt))
-    .limit(LOOKED.length);
-  for (const [i, lastLook] of LOOKED.entries()) {
-    const id = latest[i]?.id;
-    if (id !== undefined) await db.update(tickets).set({ lastLook }).where(eq(tickets.id, id));
-  }
 }
+
+/** Jobs in the order in which they were closed, the latest with their last look. */
+export const lookedAt = <J extends object>(closed: readonly J[]): (J & { lastLook?: LastLook })[] =>
+  closed.map((job, i) => {
+    const lastLook = LOOKED[closed.length - 1 - i];
+    return lastLook ? { ...job, lastLook } : job;
+  });

@@ -2,7 +2,7 @@
 import { randomUUID } from 'node:crypto';
 import type { Chance } from '@/core/maths/chance';
 import type { Connection } from '../connection';
-import type { strings } from '../schema';
+import type { strings } from '../racket-schema';
 import { stockLengths, stockMoves } from '../shelf-schema';
 
 type StringRow = Pick<

@@ -1,8 +1,8 @@
-import type { Role } from '@/core/house/policy';
+import type { Role } from '@/core/house/role-rights';
 import { hashCode } from '../codes';
 import type { Connection } from '../connection';
 import { people } from '../doors-schema';
-import { members } from '../schema';
+import { members } from '../workshop-schema';
 
 interface Invented {
   readonly name: string;

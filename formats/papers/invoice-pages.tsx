@@ -2,7 +2,7 @@
 import { Page, Text, View } from '@react-pdf/renderer';
 import { formatMoney } from '@/core/measure/money';
 import { formatDayIn } from '@/core/measure/promised-time';
-import { invoiceTotals, rateWords, type Invoice } from '@/core/papers/invoice';
+import { invoiceTotals, rateWords, takenBackWords, type Invoice } from '@/core/papers/invoice';
 import { HAIR, mm, Set, type } from './type';
 
 interface InvoicePagesProps {
@@ -16,8 +16,7 @@ const RIGHT = { textAlign: 'right' } as const;
 const CELLS = { job: mm(14), rate: mm(16), count: mm(14), each: mm(26), sum: mm(28) };
 
 export function InvoicePages({ invoice, payment }: InvoicePagesProps) {
-  const { kind, number, day, currency, locale, from, to, lines, taxIncluded, reverses, why } =
-    invoice;
+  const { kind, number, day, currency, locale, from, to, lines, taxIncluded, reverses } = invoice;
   const totals = invoiceTotals(invoice);
   const money = (minor: number) => formatMoney(minor, currency, locale);
   const title = kind === 'invoice' ? 'Invoice' : 'Credit note';
@@ -40,9 +39,7 @@ export function InvoicePages({ invoice, payment }: InvoicePagesProps) {
         {to.address && <Set style={SMALL}>{to.address}</Set>}
       </View>
       {reverses !== null && (
-        <Set style={{ ...type.text, marginBottom: mm(6) }}>
-          {`This takes invoice ${reverses} back as a whole: ${why}`}
-        </Set>
+        <Set style={{ ...type.text, marginBottom: mm(6) }}>{takenBackWords(invoice)}</Set>
       )}
       <View
         fixed
@@ -88,7 +85,7 @@ export function InvoicePages({ invoice, payment }: InvoicePagesProps) {
           }}
         >
           <Set style={{ ...type.text, fontWeight: 600, flexGrow: 1 }}>
-            {kind === 'invoice' ? 'In all' : 'Given back'}
+            {kind === 'invoice' ? 'In all' : 'Credited in all'}
           </Set>
           <Set style={{ ...type.figure, fontSize: 18 }}>{money(totals.grossMinor)}</Set>
         </View>

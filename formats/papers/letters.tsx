@@ -1,9 +1,7 @@
 /** Papers of a whole sheet: the letter that goes home with a racket, and the one for a racket that is not strung. */
 import { Page, View } from '@react-pdf/renderer';
-import type { Paper } from '@/core/papers/paper';
+import type { Paper, PaperOf } from '@/core/papers/paper';
 import { HAIR, mm, Qr, Set, type } from './type';
-
-type Of<K extends Paper['kind']> = Extract<Paper, { kind: K }>;
 
 const A4_PADDING = { paddingVertical: mm(22), paddingHorizontal: mm(26) };
 const PROSE = { ...type.text, fontSize: 11.5, lineHeight: 1.5, marginBottom: mm(4) };
@@ -24,14 +22,14 @@ function Head({
           paddingBottom: mm(3),
           marginBottom: mm(8),
           flexDirection: 'row',
-          justifyContent: 'space-between',
+          gap: mm(6),
         }}
       >
-        <Set style={{ ...type.figure, fontSize: 20 }}>{workshop}</Set>
-        <Set style={{ ...type.label, textAlign: 'right' }}>{address}</Set>
+        <Set style={{ ...type.figure, fontSize: 20, flex: 1 }}>{workshop}</Set>
+        <Set style={{ ...type.label, textAlign: 'right', maxWidth: mm(80) }}>{address}</Set>
       </View>
-      <View style={{ flexDirection: 'row', justifyContent: 'space-between' }}>
-        <Set style={{ ...type.text, fontSize: 11.5 }}>{client}</Set>
+      <View style={{ flexDirection: 'row', gap: mm(6) }}>
+        <Set style={{ ...type.text, fontSize: 11.5, flex: 1 }}>{client}</Set>
         <Set style={{ ...type.text, fontSize: 11.5 }}>{day}</Set>
       </View>
       <Set style={{ ...type.figure, fontSize: 22, marginTop: mm(9) }}>{title}</Set>
@@ -44,7 +42,7 @@ const Prose = ({ children }: { readonly children: string | null }) =>
   children ? <Set style={PROSE}>{children}</Set> : null;
 
 /** What went in, why, what to expect, when to come back; the figures in a small table beside the words. */
-export function LetterPage(paper: Of<'letter'>) {
+export function LetterPage(paper: PaperOf<'letter'>) {
   const { letter, facts, back, page, client } = paper;
   return (
     <Page size="A4" style={{ ...type.text, ...A4_PADDING }}>
@@ -62,7 +60,7 @@ export function LetterPage(paper: Of<'letter'>) {
             }}
           >
             <Set style={{ ...type.label, width: mm(42), fontSize: 9.5 }}>{name}</Set>
-            <Set style={{ ...type.figure, fontSize: 12.5, flexShrink: 1 }}>{value}</Set>
+            <Set style={{ ...type.figure, fontSize: 12.5, flex: 1 }}>{value}</Set>
           </View>
         ))}
       </View>
@@ -87,7 +85,7 @@ export function LetterPage(paper: Of<'letter'>) {
 }
 
 /** For a racket that goes back as it came. */
-export function UnstrungPage(paper: Of<'unstrung'>) {
+export function UnstrungPage(paper: PaperOf<'unstrung'>) {
   const { why, seen, number } = paper;
   return (
     <Page size="A4" style={{ ...type.text, ...A4_PADDING }}>

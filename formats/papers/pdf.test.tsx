@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest';
-import { PAPER_KINDS, PAPER_SIZES, type Paper, type PaperKind } from '@/core/papers/paper';
+import { PAPER_KINDS, PAPERS as KINDS, type Paper, type PaperKind } from '@/core/papers/paper';
 import { slipOf } from '@/core/papers/slip';
 import type { Invoice } from '@/core/papers/invoice';
 import { recordOf } from '@/core/testing/records';
 import { invoicePdf, paperPdf } from './pdf';
-import { setable } from './type';
+import { breakable, facesFor, setable } from './type';
 
 const HEAD = {
   workshop: 'The bench',
@@ -62,7 +62,7 @@ describe('papers as PDF', () => {
     expect(pdf.subarray(0, 5).toString()).toBe('%PDF-');
     const [sheet, ...more] = sheets(pdf);
     expect(more).toEqual([]);
-    const [width, height] = PAPER_SIZES[kind];
+    const [width, height] = KINDS[kind].sheet;
     expect(sheet?.[0]).toBeCloseTo(width * POINTS_A_MM, 0);
     expect(sheet?.[1]).toBeCloseTo(height * POINTS_A_MM, 0);
     // ISO 32000, 14.9.2: the language of the whole document.
@@ -97,12 +97,35 @@ describe('papers as PDF', () => {
 });
 
 describe('what can be set', () => {
-  it('is Latin, Greek and Cyrillic; anything else is marked and not lost unseen', () => {
-    expect(setable('Žofie Đặng Ελένη Дмитро – “1.25” €')).toBe(
+  it('is every script that people write their names in; anything else is marked and not lost unseen', () => {
+    for (const name of [
       'Žofie Đặng Ελένη Дмитро – “1.25” €',
-    );
-    expect(setable('山田 🎾')).toBe('?? ?');
+      'שלמה כהן',
+      'محمد علي',
+      '山田太郎 ひろし カナ',
+      '王小明',
+      '김민준',
+      'สมชาย',
+      'अमित शर्मा',
+    ])
+      expect(setable(name)).toBe(name.normalize('NFC'));
+    expect(setable('Ada 🎾')).toBe('Ada ?');
     // A letter and its mark are one, as most faces have them.
     expect(setable('e\u0301')).toBe('é');
+  });
+
+  it('is set in the faces that it needs, and no other is read', () => {
+    const families = (text: string) => facesFor(text, ['Barlow']).slice(1);
+    expect(families('Ada 24/23')).toEqual([]);
+    expect(families('Ελένη')).toEqual(['Sans el']);
+    expect(families('王小明')).toEqual(['Sans zh', 'Sans ja']);
+    expect(families('山田 ひろし')).toEqual(['Sans ja', 'Sans zh']);
+    expect(families('שלמה (王)')).toEqual(['Sans he', 'Sans zh', 'Sans ja']);
+  });
+
+  it('breaks where nothing else does: between any letters of a long word, or of a script without spaces', () => {
+    expect(breakable('Żółtowska')).toEqual(['Żółtowska']);
+    expect(breakable('王小')).toEqual(['王', '', '小', '']);
+    expect(breakable('x'.repeat(30))).toHaveLength(60);
   });
 });

@@ -1,6 +1,6 @@
 /** Papers as PDF, with their title and language, in the application's own type. */
 import { Document, renderToBuffer } from '@react-pdf/renderer';
-import { PAPER_NAMES, type Paper } from '@/core/papers/paper';
+import { PAPERS, type Paper } from '@/core/papers/paper';
 import type { Invoice } from '@/core/papers/invoice';
 import { InvoicePages } from './invoice-pages';
 import { LetterPage, UnstrungPage } from './letters';
@@ -22,30 +22,33 @@ function pageOf(paper: Paper) {
   }
 }
 
-/** One paper of a ticket. */
-export const paperPdf = (paper: Paper): Promise<Buffer> =>
-  renderToBuffer(
-    <Document
-      title={setable(`${PAPER_NAMES[paper.kind]}, ticket ${paper.number}`)}
-      author={setable(paper.workshop)}
-      language={paper.language}
-      creator="Orthotens"
-      producer="Orthotens"
-    >
-      {pageOf(paper)}
-    </Document>,
-  );
+/** One paper of a ticket, before it is set. */
+export const paperDocument = (paper: Paper) => (
+  <Document
+    title={setable(`${PAPERS[paper.kind].name}, ticket ${paper.number}`)}
+    author={setable(paper.workshop)}
+    language={paper.language}
+    creator="Orthotens"
+    producer="Orthotens"
+  >
+    {pageOf(paper)}
+  </Document>
+);
 
-/** An invoice or a credit note. */
+/** An invoice or a credit note, before it is set. */
+export const invoiceDocument = (invoice: Invoice, payment: string) => (
+  <Document
+    title={`${invoice.kind === 'invoice' ? 'Invoice' : 'Credit note'} ${invoice.number}`}
+    author={setable(invoice.from.name)}
+    language="en"
+    creator="Orthotens"
+    producer="Orthotens"
+  >
+    <InvoicePages invoice={invoice} payment={payment} />
+  </Document>
+);
+
+export const paperPdf = (paper: Paper): Promise<Buffer> => renderToBuffer(paperDocument(paper));
+
 export const invoicePdf = (invoice: Invoice, payment: string): Promise<Buffer> =>
-  renderToBuffer(
-    <Document
-      title={`${invoice.kind === 'invoice' ? 'Invoice' : 'Credit note'} ${invoice.number}`}
-      author={setable(invoice.from.name)}
-      language="en"
-      creator="Orthotens"
-      producer="Orthotens"
-    >
-      <InvoicePages invoice={invoice} payment={payment} />
-    </Document>,
-  );
+  renderToBuffer(invoiceDocument(invoice, payment));

@@ -5,7 +5,7 @@ import clsx from 'clsx';
 import { Maximize, ZoomIn, ZoomOut } from 'lucide-react';
 import { memo, useCallback, useMemo, useState, type KeyboardEvent, type ReactNode } from 'react';
 import type { Bed } from '@/core/frame/bed';
-import { coveredHoles } from '@/core/path/covers';
+import { coveredHoles } from '@/core/path/covered-holes';
 import type { Hole } from '@/core/frame/holes';
 import { passageMm } from '@/core/cut/lengths';
 import type { Path } from '@/core/path/path';
@@ -26,6 +26,9 @@ interface BedDrawingProps {
   readonly strung?: number | undefined;
   readonly lengthSystem: LengthSystem;
   readonly className?: string;
+  /** Nothing in it answers: it is only to look at, and no string is bright but the one that is named. */
+  readonly still?: boolean;
+  readonly inked?: StringName | undefined;
   /** What a tap on a hole does; without it holes cannot be tapped. */
   readonly onTap?: ((hole: Hole) => void) | undefined;
   /** Stands below the drawing. */
@@ -46,6 +49,8 @@ export function BedDrawing({
   strung,
   lengthSystem,
   className,
+  still = false,
+  inked,
   onTap,
   children,
 }: BedDrawingProps) {
@@ -73,7 +78,7 @@ export function BedDrawing({
     (name: StringName) => (order.get(name) ?? 0) <= there,
     [order, there],
   );
-  const current = strung === undefined ? undefined : path?.order[strung - 1];
+  const current = still || strung === undefined ? inked : path?.order[strung - 1];
   const chosen = named === undefined ? undefined : stops[named];
   const bright = chosen
     ? chosen.d || runs.find(({ key }) => key === chosen.key)?.d
@@ -145,7 +150,9 @@ export function BedDrawing({
             <BedNumbers bed={bed} reach={labelReach} />
           </g>
         </svg>
-        <div className="no-print absolute top-0 right-0 flex flex-col">
+        <div
+          className={clsx('no-print absolute top-0 right-0 flex-col', still ? 'hidden' : 'flex')}
+        >
           <button type="button" aria-label="Larger" className={ZOOM_BUTTON} onClick={() => by(1.3)}>
             <ZoomIn aria-hidden className="size-4" />
           </button>
@@ -163,11 +170,13 @@ export function BedDrawing({
         </div>
       </div>
       <figcaption className="label no-print min-h-7 pt-1 text-center" aria-live="polite">
-        {chosen
-          ? chosen.words
-          : onTap
-            ? 'Head up, seen from the face. Tap a hole to mark it.'
-            : 'Head up, seen from the face. Point at a string, or walk with the arrows.'}
+        {still
+          ? 'Head up, seen from the face.'
+          : chosen
+            ? chosen.words
+            : onTap
+              ? 'Head up, seen from the face. Tap a hole to mark it.'
+              : 'Head up, seen from the face. Point at a string, or walk with the arrows.'}
       </figcaption>
       {children}
     </figure>

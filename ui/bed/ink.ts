@@ -1,6 +1,6 @@
 /** The bed as SVG path data, in millimetres with y downwards; computed once per bed and path. */
 import { crossName, mainName, type StringName } from '@/core/terms/string-name';
-import { curveCatmullRom, line } from 'd3';
+import { curveCatmullRom, line } from 'd3-shape';
 import type { Bed } from '@/core/frame/bed';
 import type { Hole } from '@/core/frame/holes';
 import { passageMm } from '@/core/cut/lengths';

@@ -1,6 +1,6 @@
 'use client';
 
-import { curveBasis, line } from 'd3';
+import { curveBasis, line } from 'd3-shape';
 import { useMemo, useRef, useState, type KeyboardEvent } from 'react';
 import type { Bed } from '@/core/frame/bed';
 import type { BedSeen } from '@/core/reading/seen';

@@ -1,6 +1,7 @@
 'use client';
 
-import { select, zoom, zoomIdentity, type ZoomBehavior } from 'd3';
+import { select } from 'd3-selection';
+import { zoom, zoomIdentity, type ZoomBehavior } from 'd3-zoom';
 import { useCallback, useEffect, useRef, useState } from 'react';
 
 const MOST = 8;

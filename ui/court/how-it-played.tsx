@@ -4,18 +4,28 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { AGAIN, COURT_PLACES, type CourtWords } from '@/core/ageing/court';
 import { FAULTS } from '@/core/advice/talk';
+import { bareFigure } from '@/core/measure/figures';
 import { Ask, AskMany } from '../form/ask';
 import { NoteField, TextField } from '../form/field';
+import { useInHand } from '../form/in-hand';
 import { OpensAwake } from '../form/opens-awake';
+
+export interface CourtAnswer {
+  readonly saved: boolean;
+  /** Thanks, or why it was not saved. */
+  readonly words: string;
+}
 
 interface HowItPlayedProps {
   readonly said: CourtWords;
-  /** A sentence: thanks, or why it was not kept. */
-  readonly send: (words: CourtWords) => Promise<string>;
+  readonly send: (words: CourtWords) => Promise<CourtAnswer>;
   readonly action: string;
 }
 
-const NO_ANSWER = 'The workshop does not answer just now. Nothing was kept: please try again.';
+const NO_ANSWER: CourtAnswer = {
+  saved: false,
+  words: 'The workshop does not answer just now. Nothing was saved: please try again.',
+};
 const AGAIN_WORDS = { yes: 'yes', no: 'no, another one' } as const;
 
 /** A minute: how the bed played, where and when it broke, and whether they would take it again. */
@@ -23,28 +33,38 @@ export function HowItPlayed({ said, send, action }: HowItPlayedProps) {
   const router = useRouter();
   const [words, setWords] = useState(said);
   const [hours, setHours] = useState(said.brokeHours === null ? '' : String(said.brokeHours));
-  const [answer, setAnswer] = useState('');
+  const [shown, setShown] = useState({ words, hours });
+  const [told, setTold] = useState('');
   const [problem, setProblem] = useState<string>();
   const [busy, setBusy] = useState(false);
   const set = (changes: Partial<CourtWords>) => setWords({ ...words, ...changes });
   const broke = words.faults.includes('broke');
-  const go = async () => {
-    const typed = Number(hours.replace(',', '.'));
+  const isTouched = JSON.stringify(words) !== JSON.stringify(shown.words) || hours !== shown.hours;
+  const go = async (): Promise<boolean> => {
+    const typed = bareFigure(hours, 2);
     if (broke && hours.trim() !== '' && !(typed > 0 && typed <= 500)) {
       setProblem('Hours of play are a number up to 500, such as 12.');
-      return;
+      return false;
     }
     setProblem(undefined);
     setBusy(true);
+    // By name: `said` comes as a row of the records, and what else it holds is nothing that a page sends.
+    const { faults, again, note } = words;
     const whole: CourtWords = {
-      ...words,
+      faults,
+      again,
+      note,
       brokeHours: broke && hours.trim() !== '' ? typed : null,
       brokeAt: broke ? words.brokeAt : null,
     };
-    setAnswer(await send(whole).catch(() => NO_ANSWER));
+    const answer = await send(whole).catch(() => NO_ANSWER);
+    setTold(answer.words);
+    if (answer.saved) setShown({ words, hours });
     setBusy(false);
     router.refresh();
+    return answer.saved;
   };
+  useInHand('How it played', isTouched, go);
   return (
     <div className="flex flex-col gap-3">
       <OpensAwake>
@@ -93,7 +113,7 @@ export function HowItPlayed({ said, send, action }: HowItPlayedProps) {
             {action}
           </button>
           <span role="status" className="label">
-            {answer}
+            {told}
           </span>
         </p>
       </OpensAwake>

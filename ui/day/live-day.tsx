@@ -2,6 +2,7 @@
 
 import { useRouter } from 'next/navigation';
 import { useEffect } from 'react';
+import { hearDay } from './hear-day';
 
 /** Several changes of one moment are one look. */
 const MOMENT_MS = 250;
@@ -10,28 +11,14 @@ const MOMENT_MS = 250;
 export function LiveDay() {
   const router = useRouter();
   useEffect(() => {
-    const events = new EventSource('/day/live');
     let timer: ReturnType<typeof setTimeout> | undefined;
-    let missed = false;
-    const look = () => {
+    const leave = hearDay(() => {
       clearTimeout(timer);
-      if (document.hidden) {
-        missed = true;
-        return;
-      }
       timer = setTimeout(() => router.refresh(), MOMENT_MS);
-    };
-    const seen = () => {
-      if (!missed || document.hidden) return;
-      missed = false;
-      look();
-    };
-    events.addEventListener('message', look);
-    document.addEventListener('visibilitychange', seen);
+    });
     return () => {
       clearTimeout(timer);
-      events.close();
-      document.removeEventListener('visibilitychange', seen);
+      leave();
     };
   }, [router]);
   return null;

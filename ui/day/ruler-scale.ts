@@ -1,5 +1,5 @@
 /** Time as it runs to the right: open hours to scale, what lies between them folded to a tear. */
-import { scaleLinear } from 'd3';
+import { scaleLinear } from 'd3-scale';
 import { joined, type Span } from '@/core/queue/clock';
 
 export interface RulerScale {

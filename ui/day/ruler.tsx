@@ -17,7 +17,7 @@ import { useRouter } from 'next/navigation';
 import { useMemo, useRef, useState } from 'react';
 import { formatWall, type WallTime } from '@/core/measure/promised-time';
 import { joined, minutesWords, wallOf, type Span } from '@/core/queue/clock';
-import { say, sayRefusal } from '../say';
+import { sayDone, sayRefusal } from '../say';
 import { useAwake } from '../use-awake';
 import { rulerScale, type RulerScale } from './ruler-scale';
 import { turnsAfter, type RulerTurn } from './turns';
@@ -107,16 +107,14 @@ export function Ruler({ now, lanes, turns, arrange }: RulerProps) {
     setBusy(false);
     router.refresh();
     if (refusal) return sayRefusal(refusal);
-    say(words, {
-      action: {
-        label: 'Undo',
-        onClick: () =>
-          void arrange(turns, wanted).then((second) => {
-            if (second) sayRefusal(second);
-            router.refresh();
-          }),
-      },
-    });
+    const undo = async () => {
+      const second = await arrange(turns, wanted).catch(
+        () => 'The workshop’s server does not answer. It stays as it was moved.',
+      );
+      if (second) sayRefusal(second);
+      router.refresh();
+    };
+    sayDone(words, () => void undo());
   };
 
   const drop = ({ active, over }: DragEndEvent) => {

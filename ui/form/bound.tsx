@@ -10,20 +10,29 @@ interface BoundProps<V extends FieldValues, Value> {
   readonly className?: string;
 }
 
-/** A choice that belongs to a form. */
+/** A choice that belongs to a form; empty while nobody has chosen. */
 export function ChoiceField<V extends FieldValues, T extends string>({
   control,
   name,
+  onChosen,
   ...choice
-}: BoundProps<V, T> & {
+}: BoundProps<V, T | ''> & {
   readonly options: readonly { readonly value: T; readonly text: string }[];
+  readonly onChosen?: (value: T) => void;
 }) {
   return (
     <Controller
       control={control}
       name={name}
       render={({ field }) => (
-        <Choice {...choice} value={field.value as T} onChange={field.onChange} />
+        <Choice
+          {...choice}
+          value={field.value as T}
+          onChange={(value) => {
+            field.onChange(value);
+            onChosen?.(value);
+          }}
+        />
       )}
     />
   );

@@ -5,6 +5,14 @@ import type { ComponentProps, ReactNode } from 'react';
 const BOX =
   'w-full border-0 border-b-2 border-edge bg-sheet px-2 py-1.5 text-ink placeholder:text-soft/70 aria-invalid:border-warn';
 
+/** What is wrong with something that is no text field, and what would be right. */
+export const Sentence = ({ problem }: { readonly problem: string | undefined }) =>
+  problem === undefined ? null : (
+    <p role="alert" className="text-warn mt-1 text-sm font-medium">
+      {problem}
+    </p>
+  );
+
 interface FieldProps {
   readonly label: string;
   /** What is wrong and what would be right. */

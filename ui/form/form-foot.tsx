@@ -18,6 +18,8 @@ interface FormFootProps {
   readonly onlySaves?: boolean;
   /** It stands in a row of its own form, not below everything. */
   readonly inRow?: boolean;
+  /** It stays at the foot of the window, however long its form is. */
+  readonly inSight?: boolean;
   readonly children?: ReactNode;
 }
 
@@ -27,6 +29,7 @@ export function FormFoot({
   action,
   onlySaves = false,
   inRow = false,
+  inSight = false,
   children,
 }: FormFootProps) {
   const isIdle = onlySaves && form.untouched;
@@ -36,21 +39,12 @@ export function FormFoot({
       className={clsx(
         'flex flex-col gap-3',
         inRow ? 'max-w-sm items-end text-right' : 'border-hair mt-6 border-t pt-4',
+        inSight && 'bg-paper sticky bottom-0 z-10 pb-4',
       )}
     >
       {form.notice && (
         <p role="alert" className="text-warn max-w-prose font-medium">
           {form.notice}
-        </p>
-      )}
-      {form.restored && (
-        <p role="status" className="label">
-          {form.restored === 'over a change'
-            ? 'Somebody else saved a change meanwhile. What you typed is put over it, not yet saved: look it over.'
-            : 'What you typed before is back, not yet saved.'}{' '}
-          <button type="button" onClick={form.discard} className="underline">
-            Discard it
-          </button>
         </p>
       )}
       <div className="flex flex-wrap items-center gap-4">
@@ -70,6 +64,16 @@ export function FormFoot({
         {isIdle && <span className="label">Nothing is changed yet.</span>}
         {children}
       </div>
+      {form.restored && (
+        <p role="status" className="label">
+          {form.restored === 'over a change'
+            ? 'This was saved anew since you typed. What you typed stands over it, not saved yet: look it over.'
+            : 'What you typed before is back, not saved yet.'}{' '}
+          <button type="button" onClick={form.discard} className="underline">
+            Discard it
+          </button>
+        </p>
+      )}
     </div>
   );
 }

@@ -5,17 +5,54 @@ import { useOnlySeen } from './only-seen';
 import { OpensAwake } from './opens-awake';
 
 interface KeptFormProps {
-  readonly form: { readonly send: (event?: React.BaseSyntheticEvent) => Promise<void> };
+  readonly form: {
+    readonly send: (event?: React.BaseSyntheticEvent) => Promise<void>;
+    readonly attach?: (form: HTMLFormElement | null) => void;
+  };
   readonly className?: string;
+  /** Where a plain Enter would settle more than the field that it is pressed in, it goes on to the next field. */
+  readonly enterGoesOn?: boolean;
   readonly children: ReactNode;
 }
 
+/** The next field that somebody types in. */
+function fieldAfter(form: HTMLFormElement, field: HTMLInputElement): HTMLElement | undefined {
+  const fields = [...form.querySelectorAll<HTMLElement>('input, textarea, select')].filter(
+    (each) => each.tabIndex >= 0 && each.offsetParent !== null,
+  );
+  return fields[fields.indexOf(field) + 1];
+}
+
 /** The form around the fields of `useKeptForm`. It opens when its code is there to keep what is typed. */
-export function KeptForm({ form, className, children }: KeptFormProps) {
+export function KeptForm({
+  form: { attach, send },
+  className,
+  enterGoesOn = false,
+  children,
+}: KeptFormProps) {
   const onlySeen = useOnlySeen();
   return (
-    <form noValidate method="post" onSubmit={form.send} className={className}>
-      <OpensAwake shut={onlySeen}>{children}</OpensAwake>
+    <form
+      ref={attach}
+      noValidate
+      method="post"
+      onSubmit={send}
+      onKeyDown={(event) => {
+        if (event.key !== 'Enter' || event.defaultPrevented) return;
+        if (event.ctrlKey || event.metaKey) {
+          event.preventDefault();
+          event.currentTarget.requestSubmit();
+        } else if (enterGoesOn && event.target instanceof HTMLInputElement) {
+          event.preventDefault();
+          fieldAfter(event.currentTarget, event.target)?.focus();
+        }
+      }}
+      className={className}
+    >
+      {/* A form of secrets is not attached: nothing of it is kept. */}
+      <OpensAwake shut={onlySeen} keeps={attach !== undefined}>
+        {children}
+      </OpensAwake>
     </form>
   );
 }

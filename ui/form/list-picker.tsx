@@ -1,6 +1,7 @@
 'use client';
 
 import { useState, type ReactNode } from 'react';
+import { hasWords } from '@/core/measure/has-words';
 import { Picker, type Pick } from './picker';
 
 interface ListPickerProps {
@@ -17,6 +18,8 @@ interface ListPickerProps {
 
 const MOST_SHOWN = 40;
 
+const isId = (value: string): boolean => /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/.test(value);
+
 /**
  * Chooses one of a list that is already here, by any letters of its name or detail. What is typed and is
  * none of the list becomes the value as it stands, so that a form's schema can refuse it: a field that
@@ -25,10 +28,11 @@ const MOST_SHOWN = 40;
 export function ListPicker({ options, value, onChange, problem, ...rest }: ListPickerProps) {
   const [typing, setTyping] = useState(false);
   const chosen = options.find((option) => option.id === value);
-  const text = chosen?.text ?? value;
-  const words = typing ? text.toLowerCase().split(/\s+/) : [];
+  // An id says nothing to anybody.
+  const isGone = !chosen && isId(value);
+  const text = chosen?.text ?? (isGone ? '' : value);
   const found = options.filter(({ text: name, detail = '' }) =>
-    words.every((word) => `${name} ${detail}`.toLowerCase().includes(word)),
+    hasWords(typing ? text : '', `${name} ${detail}`),
   );
   const stray = !chosen && text.trim() !== '' && found.length === 0;
   return (
@@ -46,7 +50,11 @@ export function ListPicker({ options, value, onChange, problem, ...rest }: ListP
         onChange(pick.id);
       }}
       problem={
-        stray ? `None goes by “${text.trim().slice(0, 40)}”: choose one from the list.` : problem
+        stray
+          ? `None goes by “${text.trim().slice(0, 40)}”: choose one from the list.`
+          : isGone
+            ? (problem ?? 'What stood here was removed meanwhile: choose another one.')
+            : problem
       }
     />
   );

@@ -3,7 +3,8 @@
 import clsx from 'clsx';
 import { useRouter } from 'next/navigation';
 import { useId, useState } from 'react';
-import { useAwake } from '../use-awake';
+import { useInHand } from './in-hand';
+import { OpensAwake } from './opens-awake';
 
 interface OneFieldProps {
   readonly label: string;
@@ -29,49 +30,51 @@ export function OneField({
   narrow = false,
 }: OneFieldProps) {
   const router = useRouter();
-  const awake = useAwake();
   const id = useId();
   const [typed, setTyped] = useState(value);
   const [problem, setProblem] = useState<string>();
   const [busy, setBusy] = useState(false);
+  const send = async (): Promise<boolean> => {
+    if (busy || typed === value) return true;
+    setBusy(true);
+    const refusal = await save(typed).catch(() => NO_ANSWER);
+    setProblem(refusal ?? undefined);
+    setBusy(false);
+    router.refresh();
+    return !refusal;
+  };
+  useInHand(label, typed !== value, send);
   return (
     <form
       className="flex flex-wrap items-baseline gap-2"
       onSubmit={(event) => {
         event.preventDefault();
-        if (busy || typed === value) return;
-        setBusy(true);
-        void save(typed)
-          .catch(() => NO_ANSWER)
-          .then((refusal) => {
-            setProblem(refusal ?? undefined);
-            setBusy(false);
-            router.refresh();
-          });
+        void send();
       }}
     >
-      <input
-        aria-label={label}
-        aria-invalid={problem !== undefined}
-        aria-describedby={problem ? id : undefined}
-        disabled={!awake}
-        value={typed}
-        onChange={(event) => setTyped(event.target.value)}
-        className={clsx(
-          'border-edge bg-sheet border-b-2 px-2 py-0.5',
-          figure ? 'figure w-24 text-right' : narrow ? 'w-24' : 'w-48',
+      <OpensAwake>
+        <input
+          aria-label={label}
+          aria-invalid={problem !== undefined}
+          aria-describedby={problem ? id : undefined}
+          value={typed}
+          onChange={(event) => setTyped(event.target.value)}
+          className={clsx(
+            'border-edge bg-sheet border-b-2 px-2 py-0.5',
+            figure ? 'figure w-24 text-right' : narrow ? 'w-24' : 'w-48',
+          )}
+        />
+        {typed !== value && (
+          <button type="submit" disabled={busy} className="underline">
+            {action}
+          </button>
         )}
-      />
-      {typed !== value && (
-        <button type="submit" disabled={busy} className="underline">
-          {action}
-        </button>
-      )}
-      {problem && (
-        <span id={id} role="alert" className="text-warn">
-          {problem}
-        </span>
-      )}
+        {problem && (
+          <span id={id} role="alert" className="text-warn">
+            {problem}
+          </span>
+        )}
+      </OpensAwake>
     </form>
   );
 }

@@ -10,8 +10,9 @@ import {
   Label,
 } from '@headlessui/react';
 import clsx from 'clsx';
-import { useEffect, useRef, type ReactNode } from 'react';
+import { useEffect, useRef, useState, type KeyboardEvent, type ReactNode } from 'react';
 import { useAwake } from '../use-awake';
+import { takenByKey } from './taken-by-key';
 
 export interface Pick {
   readonly id: string;
@@ -22,6 +23,8 @@ export interface Pick {
 interface PickerProps {
   readonly label: string;
   readonly options: readonly Pick[];
+  /** Whether the options are those of the text that stands there now. */
+  readonly settled?: boolean;
   /** What stands in the box. */
   readonly text: string;
   readonly onText: (text: string) => void;
@@ -37,10 +40,24 @@ interface PickerProps {
 
 const ADD = 'add';
 
-/** A box that finds by a few letters, and takes what it does not find as new. */
+/** Whether a Tab would ask something that is not asked yet. */
+const asksOf = (
+  text: string,
+  options: readonly Pick[],
+  question: string | undefined,
+  mayBeNew: boolean,
+): boolean => {
+  const { is } = takenByKey(text, options);
+  return (
+    question === undefined && (is === 'several' || is === 'near' || (is === 'only' && mayBeNew))
+  );
+};
+
+/** A box that finds by a few letters, and takes what it does not find as new. Keys take what is exact, and otherwise ask. */
 export function Picker({
   label,
   options,
+  settled = true,
   text,
   onText,
   onPick,
@@ -54,25 +71,98 @@ export function Picker({
   const input = useRef<HTMLInputElement>(null);
   const awake = useAwake();
   useEffect(() => {
-    if (autoFocus && awake) input.current?.focus();
+    // Whoever has begun to type elsewhere goes on there.
+    if (autoFocus && awake && document.activeElement === document.body) input.current?.focus();
   }, [autoFocus, awake]);
   const typed = text.trim();
   const known = options.some((option) => option.text.toLowerCase() === typed.toLowerCase());
   const add: Pick | undefined =
     addText && typed && !known ? { id: ADD, text: addText(typed) } : undefined;
-  // What is known comes first, and what is new is a choice of its own: a press or an Enter on it, never the
-  // Tab of somebody who types fast.
+  // What is known comes first, and what is new is a choice of its own.
   const all = add ? [...options, add] : options;
-  const tabbing = useRef(false);
+
+  /** The arrows have gone to a choice, so that Enter is on that one. */
+  const [moved, setMoved] = useState(false);
+  /** A key that came before the answer. */
+  const [early, setEarly] = useState<'Enter' | 'Tab'>();
+  const [asked, setAsked] = useState<{ readonly text: string; readonly words: string }>();
+  const question = asked?.text === text ? asked.words : undefined;
+
+  /** The list closes as by hand; it does not know of what was taken past it. */
+  const close = () =>
+    input.current?.dispatchEvent(new KeyboardEvent('keydown', { key: 'Escape', bubbles: true }));
+  const pick = (option: Pick) => {
+    onPick(option);
+    close();
+  };
+  const byKey = (key: 'Enter' | 'Tab') => {
+    const taken = takenByKey(text, options);
+    const ask = (words: string) => setAsked({ text, words });
+    switch (taken.is) {
+      case 'nothing':
+        return;
+      case 'exact':
+        return pick(taken.option);
+      case 'only':
+        // Where somebody new can be meant, part of a name is no answer yet: a second press is.
+        if (!onAdd || question !== undefined) return pick(taken.option);
+        return ask(`${taken.option.text}? ${key} again takes it; ↓ chooses another.`);
+      case 'new':
+        // The Tab of somebody who types fast makes nobody new.
+        if (key !== 'Enter' || !onAdd) return;
+        onAdd(typed);
+        close();
+        return;
+      case 'several':
+        return ask('Several go by that: ↓ and Enter choose one.');
+      case 'near':
+        return ask(
+          `Nothing goes by exactly that; near it is ${taken.option.text}. ↓ and Enter choose.`,
+        );
+    }
+  };
+  const latest = useRef(byKey);
+  useEffect(() => {
+    latest.current = byKey;
+  });
+  useEffect(() => {
+    if (!settled || !early) return;
+    // eslint-disable-next-line react-hooks/set-state-in-effect -- The answer has come to a key that waited for it.
+    setEarly(undefined);
+    latest.current(early);
+  }, [settled, early]);
+
+  const keyed = (event: KeyboardEvent<HTMLElement>) => {
+    const { key } = event;
+    const isOpen = input.current?.getAttribute('aria-expanded') === 'true';
+    if (!isOpen || moved) return;
+    if (key === 'ArrowDown' && settled) {
+      // The list stands on its first choice already, unseen.
+      event.stopPropagation();
+      event.preventDefault();
+      setMoved(true);
+    }
+    if (key !== 'Enter' && key !== 'Tab') return;
+    // The list itself would take whatever stands first.
+    event.stopPropagation();
+    // A Tab that would leave something unsaid behind asks first, once.
+    const stays =
+      key === 'Enter' || (settled && asksOf(text, options, question, onAdd !== undefined));
+    if (stays) event.preventDefault();
+    if (settled) byKey(key);
+    else setEarly(key);
+  };
+
   return (
-    <Field className={clsx('min-w-0', className)}>
+    <Field className={clsx('min-w-0', className)} onKeyDownCapture={keyed}>
       <Label className="label block">{label}</Label>
       <Combobox<Pick | null>
         value={null}
-        onChange={(pick) => {
-          if (!pick || (pick.id === ADD && tabbing.current)) return;
-          if (pick.id === ADD) onAdd?.(typed);
-          else onPick(pick);
+        onChange={(chosen) => {
+          if (!chosen) return;
+          setMoved(false);
+          if (chosen.id === ADD) onAdd?.(typed);
+          else onPick(chosen);
         }}
       >
         <ComboboxInput
@@ -81,9 +171,10 @@ export function Picker({
           displayValue={() => text}
           value={text}
           aria-invalid={problem !== undefined}
-          onChange={(event) => onText(event.target.value)}
-          onKeyDown={({ key }) => {
-            tabbing.current = key === 'Tab';
+          onChange={(event) => {
+            setMoved(false);
+            setEarly(undefined);
+            onText(event.target.value);
           }}
           className="border-edge bg-sheet aria-invalid:border-warn w-full border-0 border-b-2 px-2 py-1.5"
         />
@@ -96,7 +187,11 @@ export function Picker({
             <ComboboxOption
               key={option.id}
               value={option}
-              className="data-focus:bg-ink data-focus:text-paper flex cursor-pointer justify-between gap-4 px-2 py-1.5"
+              className={clsx(
+                'hover:bg-ink hover:text-paper flex cursor-pointer justify-between gap-4 px-2 py-1.5',
+                // What a key would not take is not marked as if it did.
+                moved && 'data-focus:bg-ink data-focus:text-paper',
+              )}
             >
               <span className={option.id === ADD ? 'italic' : undefined}>{option.text}</span>
               {option.detail && (
@@ -106,9 +201,9 @@ export function Picker({
           ))}
         </ComboboxOptions>
       </Combobox>
-      {problem ? (
+      {(problem ?? question) ? (
         <Description role="alert" className="text-warn mt-1 text-sm font-medium">
-          {problem}
+          {problem ?? question}
         </Description>
       ) : (
         hint && <Description className="label mt-1">{hint}</Description>

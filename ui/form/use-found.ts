@@ -36,6 +36,12 @@ export function useAnswer<T>(
   return answer;
 }
 
+/** Whether an answer is the one to this text, or none will come. */
+export const isSettled = (
+  { to, lost }: Pick<Answer<unknown>, 'to' | 'lost'>,
+  text: string,
+): boolean => to === text || lost;
+
 /** The same for who needs only what was found. */
 export const useFound = <T>(
   ask: () => Promise<readonly T[]>,

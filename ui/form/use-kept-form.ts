@@ -14,19 +14,26 @@ import {
   type UseFormReturn,
 } from 'react-hook-form';
 import type { z } from 'zod';
+import { sayDone } from '../say';
+import { goOnPast, putInHand, type InHand } from './in-hand';
 import type { FormAnswer } from './result';
 
 export interface KeptForm<V extends FieldValues> extends UseFormReturn<V> {
   /** What a text field takes: its registration and the sentence that answers it. */
   readonly field: <N extends Path<V>>(
     name: N,
-  ) => UseFormRegisterReturn<N> & { readonly problem: string | undefined };
+  ) => UseFormRegisterReturn<N> & {
+    readonly defaultValue?: string;
+    readonly problem: string | undefined;
+  };
+  /** Of the form itself (`KeptForm`). */
+  readonly attach: (form: HTMLFormElement | null) => void;
   /** For the form's onSubmit. */
   readonly send: (event?: React.BaseSyntheticEvent) => Promise<void>;
   readonly sending: boolean;
   /** A sentence about the form as a whole: a lost connection, a change in another tab. */
   readonly notice: string | undefined;
-  /** What was typed before a reload has been put back: as it was, or over what somebody else has saved meanwhile. */
+  /** What was typed before a reload has been put back: as it was, or over what was saved since. */
   readonly restored: 'as it was' | 'over a change' | undefined;
   readonly discard: () => void;
   /** It shows what is kept, and nobody has changed anything: there is nothing to save. */
@@ -71,18 +78,29 @@ function draftOf<V>(key: string): Draft<V> | undefined {
 /** What was typed over an older version, over the new one: only the fields that were touched. */
 function over<V extends object>(initial: V, draft: Draft<V>): V {
   const touched = Object.entries(draft.values).filter(
-    ([field, value]) => JSON.stringify(value) !== JSON.stringify(draft.initial[field as keyof V]),
+    ([field, value]) => !alike(value, draft.initial[field as keyof V]),
   );
   return { ...initial, ...Object.fromEntries(touched) };
 }
 
+const alike = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
+
+/** Keeps what was typed; what is as it was shown at first is no draft. */
 function keep<V>(key: string, draft: Draft<V>): void {
   try {
-    sessionStorage.setItem(key, JSON.stringify(draft));
+    if (!draft.sent && alike(draft.values, draft.initial)) sessionStorage.removeItem(key);
+    else sessionStorage.setItem(key, JSON.stringify(draft));
   } catch {
     // A full or forbidden store loses the draft on a reload, and nothing else.
   }
 }
+
+/** What people call a form: its heading, or that of the part of the page that it stands in. */
+const titleOf = (form: HTMLFormElement | null): string =>
+  form?.querySelector('h1, h2, h3')?.textContent ??
+  form?.closest('section[aria-label]')?.getAttribute('aria-label') ??
+  form?.querySelector('button[type=submit]')?.textContent ??
+  'this page';
 
 /** A form that loses nothing: not on a reload, not on a double click, not without a connection. */
 export function useKeptForm<V extends FieldValues>({
@@ -109,13 +127,19 @@ export function useKeptForm<V extends FieldValues>({
   const [shown] = useState({ initial, version });
   const [sending, setSending] = useState(false);
   const [touched, setTouched] = useState(false);
-  const [refused, setRefused] = useState<{ readonly form: EventTarget | null | undefined }>();
+  const [refused, setRefused] = useState<{ readonly form: HTMLFormElement | null }>();
   // Once its sentences are drawn and its fields answer again, the keyboard stands on the first that has one.
   useEffect(() => {
-    if (!(refused?.form instanceof HTMLFormElement)) return;
-    refused.form.querySelector<HTMLElement>('[aria-invalid=true]')?.focus();
+    refused?.form?.querySelector<HTMLElement>('[aria-invalid=true]')?.focus();
   }, [refused]);
   const busy = useRef(false);
+  const element = useRef<HTMLFormElement>(null);
+  const attach = useCallback((form: HTMLFormElement | null) => {
+    element.current = form;
+  }, []);
+  /** What was saved last by this form, where it still stands. */
+  const settled = useRef<V>(undefined);
+  const self = useRef<InHand>(undefined);
 
   useEffect(() => {
     const draft = draftOf<V>(key);
@@ -125,73 +149,116 @@ export function useKeptForm<V extends FieldValues>({
       router.refresh();
     } else if (draft) {
       const isLate = draft.version !== shown.version;
-      reset(isLate ? over(shown.initial, draft) : draft.values, { keepDefaultValues: true });
-      // The draft lives outside React, so it can only be known after the first paint.
-      // eslint-disable-next-line react-hooks/set-state-in-effect
-      setRestored(isLate ? 'over a change' : 'as it was');
+      const typed = isLate ? over(shown.initial, draft) : draft.values;
+      if (alike(typed, shown.initial)) sessionStorage.removeItem(key);
+      else {
+        reset(typed, { keepDefaultValues: true });
+        // The draft lives outside React, so it can only be known after the first paint.
+        // eslint-disable-next-line react-hooks/set-state-in-effect
+        setRestored(isLate ? 'over a change' : 'as it was');
+      }
     }
     return subscribe({
       formState: { values: true },
       callback: ({ values }) => {
-        setTouched(JSON.stringify(values) !== JSON.stringify(shown.initial));
+        setTouched(!alike(values, shown.initial));
         keep(key, { ...shown, values, sent: false });
       },
     });
   }, [key, reset, subscribe, router, shown]);
 
   const discard = useCallback(() => {
+    const typed = form.getValues();
     sessionStorage.removeItem(key);
     setRestored(undefined);
     reset(initial);
-  }, [key, reset, initial]);
+    sayDone('What you typed is discarded.', () => {
+      reset(typed, { keepDefaultValues: true });
+      setRestored('as it was');
+    });
+  }, [form, key, reset, initial]);
 
-  const deliver = async (sent: EventTarget | null | undefined) => {
+  const deliver = async (leads: boolean): Promise<boolean> => {
     setSending(true);
     setNotice(undefined);
     try {
-      const answer = await save(form.getValues());
+      const values = form.getValues();
+      const answer = await save(values);
       if (answer.ok) {
-        keep(key, { ...shown, values: form.getValues(), sent: true });
+        settled.current = structuredClone(values);
+        keep(key, { ...shown, values, sent: true });
         setRestored(undefined);
         saved?.();
-        if (answer.go) router.push(answer.go);
+        const { go } = answer;
+        if (go && leads && self.current) goOnPast(self.current, () => router.push(go));
         // The ticket's head and the lists show what was saved, not what they showed before.
         router.refresh();
-      } else {
-        setNotice(answer.notice);
-        for (const [field, message] of Object.entries(answer.problems ?? {}))
-          setError(field as Path<V>, { message });
-        setRefused({ form: sent });
+        return true;
       }
+      setNotice(answer.notice);
+      for (const [field, message] of Object.entries(answer.problems ?? {}))
+        setError(field as Path<V>, { message });
+      setRefused({ form: element.current });
     } catch {
       setNotice(NO_ANSWER);
     } finally {
       setSending(false);
     }
+    return false;
+  };
+
+  const sendOnce = async (leads: boolean, event?: React.BaseSyntheticEvent): Promise<boolean> => {
+    // A state would come too late for the second half of a double click.
+    if (busy.current) return false;
+    busy.current = true;
+    let good = false;
+    await handleSubmit(
+      async () => {
+        good = await deliver(leads);
+      },
+      () => setRefused({ form: element.current }),
+    )(event).finally(() => {
+      busy.current = false;
+    });
+    return good;
   };
 
   const send = async (event?: React.BaseSyntheticEvent): Promise<void> => {
     event?.preventDefault();
-    // A state would come too late for the second half of a double click.
-    if (busy.current) return;
-    busy.current = true;
-    const sent = event?.currentTarget as EventTarget | null | undefined;
-    await handleSubmit(
-      () => deliver(sent),
-      () => setRefused({ form: sent }),
-    )(event).finally(() => {
-      busy.current = false;
-    });
+    await sendOnce(true, event);
   };
 
-  const { errors } = form.formState;
-  const field = <N extends Path<V>>(name: N) => ({
-    ...form.register(name),
-    problem: (get(errors, name) as { message?: string } | undefined)?.message,
+  // Made anew at each rendering, and asked through the one that was put in hand.
+  const latest = useRef(sendOnce);
+  useEffect(() => {
+    latest.current = sendOnce;
   });
+  useEffect(() => {
+    const inHand: InHand = {
+      title: () => titleOf(element.current),
+      isTouched: () => {
+        const values = form.getValues();
+        return !alike(values, shown.initial) && !alike(values, settled.current);
+      },
+      send: () => latest.current(false),
+    };
+    self.current = inHand;
+    return putInHand(inHand);
+  }, [form, shown]);
+
+  const { errors } = form.formState;
+  const field = <N extends Path<V>>(name: N) => {
+    const first: unknown = get(shown.initial, name);
+    return {
+      ...form.register(name),
+      // In the page as the server sends it, too: a field that fills itself later takes the first keys from whoever types.
+      ...(typeof first === 'string' && { defaultValue: first }),
+      problem: (get(errors, name) as { message?: string } | undefined)?.message,
+    };
+  };
 
   // A version counts from 1; what has none yet is new.
   const untouched = version > 0 && !touched && restored === undefined;
 
-  return { ...form, field, send, sending, notice, restored, discard, untouched };
+  return { ...form, attach, field, send, sending, notice, restored, discard, untouched };
 }

@@ -65,6 +65,8 @@ export function useSecretForm<V extends FieldValues>({
   const { errors } = form.formState;
   const field = <N extends Path<V>>(name: N) => ({
     ...form.register(name),
+    // In the page as the server sends it, too, as in `useKeptForm`.
+    defaultValue: get(initial, name) as string | undefined,
     problem: (get(errors, name) as { message?: string } | undefined)?.message,
   });
 

@@ -4,11 +4,24 @@ import type { StudyAnswer, StudyQuestion } from '@/workers/study.worker';
 
 type Answered = (answer: StudyAnswer | undefined) => void;
 
+/** A frame takes some hundredths of a second, the code of the worker a second or two on a slow line. */
+const PATIENCE_MS = 8000;
+
 let worker: Worker | undefined;
 let asked = 0;
 const waiting = new Map<number, Answered>();
 let latest:
   { readonly spec: string; readonly answer: Promise<StudyAnswer | undefined> } | undefined;
+
+/** A worker that cannot run, or does not answer: whoever waits goes on without, and the server has the last word. */
+function giveUp(silent: Worker | undefined): void {
+  if (silent !== worker) return;
+  silent?.terminate();
+  for (const answer of waiting.values()) answer(undefined);
+  waiting.clear();
+  latest = undefined;
+  worker = undefined;
+}
 
 function started(): Worker {
   if (worker) return worker;
@@ -19,25 +32,24 @@ function started(): Worker {
     waiting.get(data.id)?.(data);
     waiting.delete(data.id);
   });
-  // A worker that cannot run answers nothing: the form goes on, and the server has the last word.
-  made.addEventListener('error', () => {
-    for (const answer of waiting.values()) answer(undefined);
-    waiting.clear();
-    latest = undefined;
-    worker = undefined;
-  });
+  made.addEventListener('error', () => giveUp(made));
   worker = made;
   return made;
 }
 
-/** The study of a frame, and what would mend it; undefined where no worker can run. */
+/** The study of a frame, and what would mend it; undefined where no worker can run or none answers in time. */
 export function askStudy(spec: FrameSpec): Promise<StudyAnswer | undefined> {
   const text = JSON.stringify(spec);
   if (latest?.spec === text) return latest.answer;
   const question: StudyQuestion = { id: ++asked, spec };
   const answer = new Promise<StudyAnswer | undefined>((resolve) => {
-    waiting.set(question.id, resolve);
-    started().postMessage(question);
+    const asking = started();
+    const late = setTimeout(() => giveUp(asking), PATIENCE_MS);
+    waiting.set(question.id, (study) => {
+      clearTimeout(late);
+      resolve(study);
+    });
+    asking.postMessage(question);
   });
   latest = { spec: text, answer };
   return answer;

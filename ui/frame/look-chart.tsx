@@ -1,4 +1,5 @@
-import { line, scaleLinear } from 'd3';
+import { scaleLinear } from 'd3-scale';
+import { line } from 'd3-shape';
 import type { Bed } from '@/core/frame/bed';
 import type { Gap } from '@/core/frame/look-test';
 import { formatHeadDimension, type LengthSystem } from '@/core/measure/units';

@@ -12,7 +12,12 @@ const SURE_WORDS = {
   sure: 'The ruled holes leave no doubt.',
   likely: 'Likely, not certain: look at the old strings.',
   'near tie': 'A near tie: only the old strings can tell.',
+  usual: 'Nothing was read yet: look at the old strings, or rule the holes.',
 } as const;
+
+/** A share of all stories; more than the solver calls sure is said only where it is. */
+const shareWords = (share: number, isSure: boolean): string =>
+  share > 0.99 && !isSure ? '99 %' : share > 0.999 ? '> 99.9 %' : `${(share * 100).toFixed(1)} %`;
 
 /** Shares below this are not worth a line. */
 const WORTH_SHOWING = 0.001;
@@ -41,20 +46,20 @@ export function Proposals({ bed, take }: ProposalsProps) {
   return (
     <section aria-label="Proposed skips">
       <h3 className="label">
-        {bed.ruled ? 'From the ruled holes' : 'From the usual spacing, nothing ruled'}.{' '}
+        {bed.ruled ? 'From the ruled holes' : 'What is usual for this pattern'}.{' '}
         {SURE_WORDS[certainty]}
       </h3>
       <ol className="mt-1">
         {answers
           .filter(({ share }, i) => i === 0 || share >= WORTH_SHOWING)
-          .slice(0, 4)
+          .slice(0, certainty === 'usual' ? 1 : 4)
           .map(({ skips, share }) => (
             <li
               key={`${String(skips.head)}|${String(skips.throat)}`}
               className="border-hair flex items-baseline gap-3 border-t py-1"
             >
               <span className="figure w-14 shrink-0 text-right">
-                {share > 0.999 ? '> 99.9' : (share * 100).toFixed(1)} %
+                {certainty === 'usual' ? 'usual' : shareWords(share, certainty === 'sure')}
               </span>
               <span className="figure grow">
                 {skipWords(skips.head, 'head')} · {skipWords(skips.throat, 'throat')}

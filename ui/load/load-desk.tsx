@@ -42,7 +42,8 @@ export function LoadDesk({ planned, job, factor, unit, trust }: LoadDeskProps) {
   );
   useEffect(() => begin([planned]), [begin, planned]);
   const inOrder = views.toSorted((a, b) => WAYS.indexOf(a.way) - WAYS.indexOf(b.way));
-  const isShown = ({ way }: LoadView) => shown.includes(way);
+  // In the order in which they were chosen, which is that of the title.
+  const drawn = shown.flatMap((way) => views.find((view) => view.way === way) ?? []);
   const tick = (way: Way, on: boolean) =>
     setShown((before) =>
       on ? [...before, way].slice(-MOST_AT_ONCE) : before.filter((each) => each !== way),
@@ -52,7 +53,7 @@ export function LoadDesk({ planned, job, factor, unit, trust }: LoadDeskProps) {
       <h2 className="figure mb-3 text-2xl">
         Under load, {shown.join(' beside ') || 'no way chosen'}
       </h2>
-      <UnderLoad views={inOrder.filter(isShown)} unit={unit} />
+      <UnderLoad views={drawn} unit={unit} />
       <h2 className="figure mt-8 mb-1 text-2xl">Each way by number</h2>
       <p className="label mb-2 max-w-prose">
         Up to three are drawn side by side. Changes of length and width in mm. {trust}

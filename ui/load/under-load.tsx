@@ -139,7 +139,10 @@ function Hoop({ view, frame }: { readonly view: LoadView; readonly frame: LoadFr
                 dy="0.35em"
                 fontSize={13}
                 textAnchor="middle"
-                className="figure fill-warn"
+                // Strings run behind it.
+                paintOrder="stroke"
+                strokeWidth={4}
+                className="figure fill-warn stroke-paper"
               >
                 {n}
               </text>

@@ -1,5 +1,10 @@
-import clsx from 'clsx';
-import type { Paper, PaperFact } from '@/core/papers/paper';
+import {
+  PAPERS,
+  type Paper,
+  type PaperFact,
+  type PaperKind,
+  type PaperOf,
+} from '@/core/papers/paper';
 import { Code, type CodePath } from './code';
 
 interface PaperSheetProps {
@@ -16,9 +21,7 @@ const Named = ({ name, value }: PaperFact) =>
     </div>
   );
 
-type Of<K extends Paper['kind']> = Extract<Paper, { kind: K }>;
-
-function Slip({ slip }: Of<'slip'>) {
+function Slip({ slip }: PaperOf<'slip'>) {
   return (
     <>
       <header className="border-b-2 border-current pb-[2mm]">
@@ -34,6 +37,8 @@ function Slip({ slip }: Of<'slip'>) {
         <br />
         {slip.converted}
       </p>
+      {slip.dial && <Named name="Set on the dial" value={slip.dial} />}
+      {slip.changed && <Named name="Changed midway" value={slip.changed} />}
       {slip.strings.map(({ where, string }) => (
         <Named key={where} name={where} value={string} />
       ))}
@@ -45,7 +50,7 @@ function Slip({ slip }: Of<'slip'>) {
   );
 }
 
-function Label({ number, figure, client, racket, facts }: Of<'label'>) {
+function Label({ number, figure, client, racket, facts }: PaperOf<'label'>) {
   return (
     <>
       <p className="figure flex items-end justify-between leading-none font-semibold">
@@ -63,7 +68,7 @@ function Label({ number, figure, client, racket, facts }: Of<'label'>) {
   );
 }
 
-function Stub({ workshop, address, number, promised, client, racket, facts }: Of<'stub'>) {
+function Stub({ workshop, address, number, promised, client, racket, facts }: PaperOf<'stub'>) {
   return (
     <>
       <p className="text-[11pt] leading-tight font-semibold">{workshop}</p>
@@ -105,7 +110,7 @@ function Head({
   );
 }
 
-function Letter(paper: Of<'letter'>) {
+function Letter(paper: PaperOf<'letter'>) {
   const { letter, facts, back, client } = paper;
   return (
     <>
@@ -129,7 +134,7 @@ function Letter(paper: Of<'letter'>) {
   );
 }
 
-function Unstrung(paper: Of<'unstrung'>) {
+function Unstrung(paper: PaperOf<'unstrung'>) {
   const { number, why, seen } = paper;
   return (
     <>
@@ -171,19 +176,16 @@ function inside(paper: Paper) {
   }
 }
 
-/** As wide as the sheet of each, less its margins. */
-const WIDTHS: Readonly<Record<Paper['kind'], string>> = {
-  slip: 'w-[32mm]',
-  label: 'w-[54mm]',
-  stub: 'w-[54mm]',
-  letter: 'max-w-[66ch]',
-  unstrung: 'max-w-[66ch]',
-};
+/** As wide as a small sheet less its margins; on a large one, as wide as is read well. */
+function widthOf(kind: PaperKind): string {
+  const [width] = PAPERS[kind].sheet;
+  return width < 100 ? `${width - 8}mm` : 'min(100%, 66ch)';
+}
 
 /** A paper as it lies on its sheet. */
 export function PaperSheet({ paper, code }: PaperSheetProps) {
   return (
-    <article className={clsx('flex flex-col', WIDTHS[paper.kind])}>
+    <article className="flex flex-col" style={{ width: widthOf(paper.kind) }}>
       {inside(paper)}
       {code && paper.kind !== 'unstrung' && (
         <p className="mt-[4mm] flex items-end gap-[3mm]">

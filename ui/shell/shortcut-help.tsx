@@ -10,7 +10,8 @@ const KEYS = [
   ['d', 'today’s tickets'],
   ['Ctrl K', 'find anything'],
   ['?', 'these keys'],
-  ['Enter', 'save, in any form'],
+  ['Ctrl Enter', 'save, in any form'],
+  ['u', 'undo what was just removed or moved'],
   ['arrows', 'walk the strings of a bed, or the choices of a field'],
 ] as const;
 

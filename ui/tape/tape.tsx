@@ -1,4 +1,5 @@
-import { range, scaleLinear } from 'd3';
+import { range } from 'd3-array';
+import { scaleLinear } from 'd3-scale';
 import type { Part, PartName, PieceLength } from '@/core/cut/lengths';
 import { formatStringLength, MM_PER_FOOT, type LengthSystem } from '@/core/measure/units';
 import { PIECE_WORDS, spareText } from '@/core/cut/wording';

@@ -16,8 +16,8 @@ export default async function FirstStartPage() {
       </h1>
       <p className="text-soft mb-6 max-w-prose">
         {before
-          ? 'The records of this workshop are from before people signed in. Whoever owns it says so now; others are taken in later.'
-          : 'You will be its owner. Everything can be changed later, and others can be taken in.'}
+          ? 'The records of this workshop are from before people signed in. Whoever owns it says so now; others are asked in later.'
+          : 'You will be its owner. Everything can be changed later, and others can be asked in.'}
       </p>
       <FirstStartForm known={before?.name} />
     </>

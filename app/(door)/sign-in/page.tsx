@@ -2,7 +2,8 @@ import type { Metadata } from 'next';
 import { redirect } from 'next/navigation';
 import { signedIn, thisDevice } from '@/app/identity/at-work';
 import { facesOn } from '@/app/identity/device';
-import { ROLE_WORDS } from '@/core/house/policy';
+import { wayToInvited } from '@/app/identity/invited';
+import { ROLE_WORDS } from '@/core/house/role-rights';
 import { isAnybodyKnown } from '@/db/doors';
 import { DEMO_STAFF } from '@/db/demo/staff';
 import { CodePad, SignInForm } from '@/app/(door)/when-used';
@@ -10,10 +11,11 @@ import { DemoPeople } from './demo-people';
 
 export const metadata: Metadata = { title: 'Sign in' };
 
-export default async function SignInPage() {
+export default async function SignInPage({ searchParams }: PageProps<'/sign-in'>) {
   if (!(await isAnybodyKnown())) redirect('/first-start');
   const person = await signedIn();
-  if (person) redirect(person.lockedAt ? '/locked' : '/');
+  const to = wayToInvited((await searchParams).to) ?? '/';
+  if (person) redirect(person.lockedAt ? '/locked' : to);
   const device = await thisDevice();
   return (
     <>
@@ -24,7 +26,7 @@ export default async function SignInPage() {
           <CodePad faces={await facesOn(device)} door="/hands/change" />
         </section>
       )}
-      <SignInForm />
+      <SignInForm to={to} />
       {process.env.ORTHOTENS_DEMO === '1' && (
         <DemoPeople
           people={DEMO_STAFF.map(({ name, username, role }) => ({

@@ -18,7 +18,7 @@ export default async function WorkshopsPage() {
       <h1 className="figure mb-6 text-4xl">Where do you work?</h1>
       {mine.length === 0 && (
         <p className="mb-6 max-w-prose">
-          You do not belong to a workshop here, {person.name}. Its owner takes you in, under People.
+          You do not belong to a workshop here, {person.name}. Its owner asks you in, under People.
         </p>
       )}
       <ul className="mb-8 flex flex-col">

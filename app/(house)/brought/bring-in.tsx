@@ -2,6 +2,7 @@
 
 import { useRouter } from 'next/navigation';
 import { useRef, useState } from 'react';
+import { countWords } from '@/core/terms/count-words';
 import { say } from '@/ui/say';
 import { sendLong } from './send-long';
 
@@ -12,6 +13,7 @@ interface BringInProps {
   readonly message: object;
   readonly count: number;
   readonly wrong: number;
+  /** One of them: `job`. */
   readonly what: string;
 }
 
@@ -32,7 +34,7 @@ export function BringIn({ workshopId, path, message, count, wrong, what }: Bring
     try {
       const answer = await sendLong(path, workshopId, message, sending.current.signal, setDone);
       if (answer.ok) {
-        say(`${count} ${what} came in.`);
+        say(`${countWords(count, what)} came in.`);
         router.push(answer.go ?? '/');
         router.refresh();
       } else setNotice(answer.notice);
@@ -57,7 +59,7 @@ export function BringIn({ workshopId, path, message, count, wrong, what }: Bring
           onClick={() => void bring()}
           className="bg-ink text-paper px-5 py-2 font-medium disabled:opacity-60"
         >
-          {done === undefined ? `Bring ${count} ${what} in` : 'Bringing in …'}
+          {done === undefined ? `Bring ${countWords(count, what)} in` : 'Bringing in …'}
         </button>
         {done !== undefined && (
           <>

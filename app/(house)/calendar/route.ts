@@ -1,6 +1,6 @@
 import { calendarText } from '@/app/calendar-of';
 import { openFor } from '@/app/identity/at-work';
-import { may } from '@/core/house/policy';
+import { may } from '@/core/house/role-rights';
 
 /** What is promised and due, as a calendar file. */
 export async function GET() {

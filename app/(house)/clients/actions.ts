@@ -1,8 +1,9 @@
 'use server';
 
 import { action, entryOf, rowId, rowVersion } from '@/app/action';
-import { answerTo, misread, refused, said } from '@/app/answers';
+import { answerTo, answerToAdded, misread, refused, said } from '@/app/answers';
 import { searchIn } from '@/app/search-text';
+import { mergeChoicesSchema, mergeQuestions, type MergeQuestion } from '@/core/advice/one-client';
 import type { Pick } from '@/ui/form/picker';
 import { clientEntrySchema, type ClientEntry } from './client-entry';
 
@@ -16,7 +17,7 @@ export const addClient = action(
     const read = clientEntrySchema.safeParse(typed);
     if (!read.success) return misread(read.error);
     await clients.add(read.data, newId);
-    return { ok: true, go: `/clients/${newId}` };
+    return answerToAdded(await clients.get(newId), read.data, `/clients/${newId}`);
   },
 );
 
@@ -39,6 +40,7 @@ export const removeClient = action(
     const open = await clients.openTickets(clientId);
     if (open > 0) return 'A racket of this client is still on the bench. Hand it over first.';
     await clients.setRemoved(clientId, true);
+    return undefined;
   },
 );
 
@@ -51,20 +53,35 @@ export const restoreClient = action(
   },
 );
 
+/** On what two clients differ who are one, so that somebody chooses; or why nobody is to know. */
+export const compareClients = action(
+  'change clients',
+  (sentence): readonly MergeQuestion[] | string => sentence,
+  [rowId, rowId],
+  async ({ clients }, from, into) => {
+    const [gone, kept] = [await clients.get(from), await clients.get(into)];
+    return gone && kept ? mergeQuestions(kept, gone) : [];
+  },
+);
+
 /** This client and `into` are one person; the rackets go over, and this one out of the lists. */
 export const mergeClient = action(
   'change clients',
   said,
-  [rowId, rowId],
-  async ({ together }, from, into) => {
-    const saved = await together(({ clients }) => clients.merge(from, into));
+  [rowId, rowId, mergeChoicesSchema],
+  async ({ together }, from, into, choices) => {
+    const saved = await together(({ clients }) => clients.merge(from, into, choices));
     if (saved === 'gone') return 'One of the two was removed meanwhile. Nothing was merged.';
+    return undefined;
   },
 );
 
 export const unmergeClient = action('change clients', said, [rowId], async ({ together }, from) => {
   const saved = await together(({ clients }) => clients.unmerge(from));
   if (saved === 'gone') return 'This was undone already.';
+  return saved === 'merged on'
+    ? 'The client that they went to was merged into another one since: part those two first.'
+    : undefined;
 });
 
 /** Clients by a few letters, and those whose names are near. */

@@ -1,9 +1,9 @@
 'use client';
 
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
+import { OpensAwake } from '@/ui/form/opens-awake';
 import { Picker, type Pick } from '@/ui/form/picker';
-import { useFound } from '@/ui/form/use-found';
-import { useAwake } from '@/ui/use-awake';
+import { isSettled, offered, useAnswer } from '@/ui/form/use-found';
 
 interface ChooseClientProps {
   /** What it is about, folded until somebody opens it. */
@@ -16,26 +16,32 @@ interface ChooseClientProps {
   readonly near: (typed: string) => Promise<readonly Pick[]>;
   /** Whether it is done, so that the next one can be chosen. */
   readonly go: (chosen: Pick) => Promise<boolean>;
+  /** Another one was chosen, or typed for. */
+  readonly onChosen?: () => void;
+  /** What is asked before it is done. */
+  readonly children?: ReactNode;
 }
 
 /** One of the clients by a few letters, and one press that does something with them. */
-export function ChooseClient({ about, label, hint, action, not, near, go }: ChooseClientProps) {
-  const awake = useAwake();
+export function ChooseClient(props: ChooseClientProps) {
+  const { about, label, hint, action, not, near, go, onChosen, children } = props;
   const [typed, setTyped] = useState('');
   const [chosen, setChosen] = useState<Pick>();
-  const found = useFound(() => near(typed), typed, 150);
+  const found = useAnswer(() => near(typed), typed, 150);
   const choose = (text: string, pick?: Pick) => {
     setTyped(text);
     setChosen(pick);
+    onChosen?.();
   };
   return (
     <details className="mt-6">
       <summary className="cursor-pointer underline">{about}</summary>
-      <div className="mt-2 flex max-w-xl flex-wrap items-end gap-4">
+      <OpensAwake className="mt-2 flex max-w-xl flex-wrap items-end gap-4">
         <Picker
           className="grow"
           label={label}
-          options={found.filter(({ id }) => id !== not)}
+          options={offered(found, typed).filter(({ id }) => id !== not)}
+          settled={isSettled(found, typed)}
           text={typed}
           onText={(text) => choose(text)}
           onPick={(pick) => choose(pick.text, pick)}
@@ -43,7 +49,7 @@ export function ChooseClient({ about, label, hint, action, not, near, go }: Choo
         />
         <button
           type="button"
-          disabled={!awake || !chosen}
+          disabled={!chosen}
           onClick={() =>
             chosen &&
             void go(chosen).then((done) => {
@@ -54,7 +60,8 @@ export function ChooseClient({ about, label, hint, action, not, near, go }: Choo
         >
           {action}
         </button>
-      </div>
+      </OpensAwake>
+      {children}
     </details>
   );
 }

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { lineText, nameText, noteText, textIn } from '@/core/measure/reading';
+import { lineText, nameText, noteText, textIn } from '@/core/measure/typed';
 import type { ClientFacts } from '@/db/clients';
 
 export const clientEntrySchema = z

@@ -1,8 +1,9 @@
 import { openFor } from '@/app/identity/at-work';
 import type { Metadata } from 'next';
-import { onePage, pageNumber, searchText, span } from '@/app/search-text';
+import { pageNumber, searchText } from '@/app/search-text';
+import { onePage, span } from '@/db/a-page';
 import { Link } from '@/ui/link';
-import { may } from '@/core/house/policy';
+import { may } from '@/core/house/role-rights';
 import { ListPage, Pages, RowLink, Table } from '@/ui/list-page';
 
 export const metadata: Metadata = { title: 'Clients' };

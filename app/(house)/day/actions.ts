@@ -3,9 +3,15 @@
 import { z } from 'zod';
 import { action, rowId, ticketNumber } from '@/app/action';
 import { said } from '@/app/answers';
-import { formatWall, parsePromise, wallTime, type WallTime } from '@/core/measure/promised-time';
-import { textIn } from '@/core/measure/reading';
-import { wallMinutes, wallOf } from '@/core/queue/clock';
+import {
+  formatDay,
+  formatWall,
+  parsePromise,
+  wallTime,
+  type WallTime,
+} from '@/core/measure/promised-time';
+import { textIn } from '@/core/measure/typed';
+import { isShutOn, wallMinutes, wallOf } from '@/core/queue/clock';
 import { dayJob, UNARRANGED } from '@/core/queue/day';
 import { brokenBy, offersFor, SURE, type Offer } from '@/core/queue/promise';
 import { isOver } from '@/db/tickets';
@@ -45,7 +51,12 @@ export interface OfferedTimes {
   readonly safe?: OfferedTime | undefined;
   readonly tight?: OfferedTime | undefined;
   readonly free?: OfferedTime | undefined;
+  /** Why nothing can be promised. */
+  readonly none?: string | undefined;
 }
+
+const NO_ROOM =
+  'No opening of the benches has room for it: say under Workshop, Benches and hours, when they are open.';
 
 const nothing = (): OfferedTimes => ({});
 
@@ -55,18 +66,15 @@ const asked = z.object({
   count: z.number().int().min(1).max(20),
 });
 
-/** A racket at the counter as the queue would have it; several at once are strung one after the other. */
-async function atTheCounter(
-  open: OpenWorkshop,
-  { racketId, frameId, count }: z.output<typeof asked>,
-) {
+/** A racket at the counter as the queue would have it. */
+async function atTheCounter(open: OpenWorkshop, { racketId, frameId }: z.output<typeof asked>) {
   const day = await dayOf(open, open.workshop);
   const racket = racketId ? await open.rackets.get(racketId) : undefined;
   const id = racket?.frameId ?? frameId;
   const frame = id ? await open.frames.get(id) : undefined;
   const spec = frame?.spec ?? null;
   const untold = { spec, method: null, shortSide: null, crossStart: null };
-  const one = dayJob(
+  const job = dayJob(
     {
       number: 0,
       promised: day.now,
@@ -80,14 +88,6 @@ async function atTheCounter(
     day.benches,
     day.past,
   );
-  const times = (minutes: number) => minutes * count;
-  const job = {
-    ...one,
-    minutes: times(one.minutes),
-    minutesAt: Object.fromEntries(
-      Object.entries(one.minutesAt ?? {}).map(([bench, minutes]) => [bench, times(minutes)]),
-    ),
-  };
   return { day, job };
 }
 
@@ -96,13 +96,14 @@ export const offersAtTheCounter = action('take in', nothing, [asked], async (ope
   const { day, job } = await atTheCounter(open, question);
   const days = daysOf(day);
   if (!days) return {};
-  const { safe, tight, free } = offersFor(days, job);
+  const { safe, tight, free } = offersFor(days, job, question.count);
   const offered = (offer: Offer | undefined): OfferedTime | undefined => {
     if (!offer) return undefined;
     const at = wallOf(offer.at);
     return { at, words: formatWall(at, day.now) };
   };
-  return { safe: offered(safe), tight: offered(tight), free: offered(free) };
+  const offers = { safe: offered(safe), tight: offered(tight), free: offered(free) };
+  return offers.free ? offers : { ...offers, none: NO_ROOM };
 });
 
 /** On fewer days than that, a promise is none. */
@@ -120,7 +121,12 @@ export const whatAPromiseBreaks = action(
     const promise = parsePromise(text, day.now);
     const days = daysOf(day);
     if (!promise.ok || !days) return undefined;
-    const { sure, broken } = brokenBy(days, { ...job, promised: wallMinutes(promise.value) });
+    const at = wallMinutes(promise.value);
+    if (isShutOn(day.open, at))
+      return promise.value.slice(0, 10) === day.now.slice(0, 10)
+        ? 'No bench opens any more today: promise another day.'
+        : `No bench is open on ${formatDay(promise.value)}: it is strung before, or promise another day.`;
+    const { sure, broken } = brokenBy(days, { ...job, promised: at }, question.count);
     if (sure < HOPELESS) return 'That cannot be kept: there is no time left for it before.';
     const others = broken.map(
       ({ number, before, after }) =>

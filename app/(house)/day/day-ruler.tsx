@@ -1,4 +1,4 @@
-import { may, type Role } from '@/core/house/policy';
+import { may, type Role } from '@/core/house/role-rights';
 import { minutesWords, wallMinutes } from '@/core/queue/clock';
 import { sureness } from '@/core/queue/promise';
 import { countWords } from '@/core/terms/count-words';
@@ -71,7 +71,7 @@ export function DayRuler({ day, tickets, workshopId, role }: DayRulerProps) {
             : `${countWords(late, 'promise')} not kept as it stands, the latest by ${minutesWords(cost.most)}`}
           {late > 0 &&
             (exact || leastLateMin >= cost.most
-              ? '; no other order does better'
+              ? '; with what is begun and arranged, no order makes the latest earlier'
               : `; no order has less than ${minutesWords(leastLateMin)}`)}
           .
         </span>

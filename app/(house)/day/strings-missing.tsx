@@ -1,3 +1,4 @@
+import { leftBy, notCutYet, stockOfLength } from '@/app/(house)/shelf/cuts-of-day';
 import { formatWall, type WallTime } from '@/core/measure/promised-time';
 import { missingFor } from '@/core/shelf/missing';
 import { stockKey } from '@/db/shelf';
@@ -12,14 +13,13 @@ interface StringsMissingProps {
 }
 
 /** Strings to order before a promise breaks; nothing where no shelf is kept. */
-export async function StringsMissing({ records, open, now }: StringsMissingProps) {
-  const [lengths, strings] = await Promise.all([records.shelf.there(), records.strings.find('')]);
-  if (lengths.length === 0) return null;
-  const there = new Map<string, number>();
-  for (const { stringId, gaugeMm, leftMm } of lengths) {
-    const key = stockKey(stringId, gaugeMm);
-    there.set(key, (there.get(key) ?? 0) + leftMm);
-  }
+export async function StringsMissing({ records, open: all, now }: StringsMissingProps) {
+  if (!(await records.shelf.isKept())) return null;
+  const [lengths, strings, open] = await Promise.all([
+    records.shelf.there(),
+    records.strings.find(''),
+    notCutYet(records, all),
+  ]);
   const named = new Map(
     strings.flatMap(({ id, name, gaugesMm, setMm }) =>
       gaugesMm.map(
@@ -34,7 +34,7 @@ export async function StringsMissing({ records, open, now }: StringsMissingProps
     return string ? [{ key, mm: string.setMm / 2 }] : [];
   };
   const missing = missingFor(
-    there,
+    leftBy(lengths, stockOfLength),
     open.map((ticket) => {
       const { mainStringId, mainGaugeMm, mainSupplied } = ticket;
       const { crossStringId, crossGaugeMm, crossSupplied } = ticket;

@@ -1,6 +1,6 @@
 import { COME_BACK_WORDS } from '@/core/ageing/comes-back';
 import type { OpenHouse } from '@/app/identity/at-work';
-import { may } from '@/core/house/policy';
+import { may } from '@/core/house/role-rights';
 import { formatDay } from '@/core/measure/promised-time';
 import { countWords } from '@/core/terms/count-words';
 import { dayAt } from '@/core/measure/promised-time';

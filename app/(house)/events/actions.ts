@@ -1,7 +1,7 @@
 'use server';
 
 import { action, entryOf, rowId, rowVersion } from '@/app/action';
-import { answerTo, misread, refused, said } from '@/app/answers';
+import { answerTo, answerToAdded, misread, refused, said } from '@/app/answers';
 import { eventSchema, type EventEntry } from './event-entry';
 
 const entry = entryOf<EventEntry>();
@@ -14,7 +14,7 @@ export const addEvent = action(
     const read = eventSchema(workshop.currency).safeParse(typed);
     if (!read.success) return misread(read.error);
     await events.add(read.data, newId);
-    return { ok: true, go: `/events/${newId}` };
+    return answerToAdded(await events.get(newId), read.data, `/events/${newId}`);
   },
 );
 

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { moneyFigure, parseMoney } from '@/core/measure/money';
 import { parseCount } from '@/core/measure/parsing';
-import { nameText, reading } from '@/core/measure/reading';
+import { nameText, typed } from '@/core/measure/typed';
 import { formatOtherDays, parseOtherDays } from '@/core/queue/hours';
 import { failure, success, type Result } from '@/core/terms/result';
 import { sportSchema } from '@/core/terms/sport';
@@ -16,13 +16,13 @@ export function parseMinutes(text: string): Result<number> {
 }
 
 export const eventSchema = (currency: string) => {
-  const money = reading(parseMoney(currency));
-  const minutes = reading(parseMinutes);
+  const money = typed(parseMoney(currency));
+  const minutes = typed(parseMinutes);
   return z
     .object({
       name: nameText('the event a name'),
       sport: sportSchema,
-      days: reading((text) => {
+      days: typed((text) => {
         const read = parseOtherDays(text);
         if (!read.ok) return read;
         return Object.values(read.value).some((hours) => hours.length > 0)

@@ -1,6 +1,6 @@
 import type { Metadata } from 'next';
 import { openFor } from '@/app/identity/at-work';
-import { may } from '@/core/house/policy';
+import { may } from '@/core/house/role-rights';
 import { formatDay } from '@/core/measure/promised-time';
 import { countWords } from '@/core/terms/count-words';
 import { RowLink, Table } from '@/ui/list-page';

@@ -2,7 +2,7 @@
 
 import { randomUUID } from 'node:crypto';
 import { action, entryOf, rowId, rowVersion, wayOn } from '@/app/action';
-import { answerTo, misread, refused, said, Undone, wholly } from '@/app/answers';
+import { answerTo, answerToAdded, misread, refused, said, Undone, wholly } from '@/app/answers';
 import type { OpenWorkshop } from '@/db/workshop';
 import { frameEntrySchema, type FrameEntry } from './frame-entry';
 
@@ -19,7 +19,7 @@ export const addFrame = action(
     const frame = read(open, typed);
     if (!frame.success) return misread(frame.error);
     await open.frames.add(frame.data, newId);
-    return { ok: true, go: `/frames/${newId}` };
+    return answerToAdded(await open.frames.get(newId), frame.data, `/frames/${newId}`);
   },
 );
 

@@ -16,14 +16,14 @@ import {
 } from '@/core/measure/parsing';
 import { endSchema } from '@/core/terms/ends';
 import { OUTLINE_FAMILIES } from '@/core/frame/outline';
-import { nameText, noteText, optionalReading, reading, textIn } from '@/core/measure/reading';
+import { nameText, noteText, optionalTyped, typed, textIn } from '@/core/measure/typed';
 import { ruledRowsOf } from '@/core/frame/ruled';
 import { sportSchema, type Sport } from '@/core/terms/sport';
 import { inTensionUnit, otherTensionUnit, type TensionUnit } from '@/core/measure/units';
 
 export const OUTLINES = [...OUTLINE_FAMILIES, 'measured'] as const;
 
-const headLength = reading((text) => parseLength(text, 'mm'));
+const headLength = typed((text) => parseLength(text, 'mm'));
 
 const start = z.enum(['by the bridge', 'head', 'throat']);
 
@@ -36,27 +36,27 @@ export const frameEntryReading = (houseUnit: TensionUnit) =>
       lengthMm: headLength,
       widthMm: headLength,
       outline: z.enum(OUTLINES),
-      widths: reading(parseWidths),
-      mains: reading(parseCount),
-      crosses: reading(parseCount),
-      bridgeHoles: optionalReading(parseCount),
-      headSkip: optionalReading(parseHoleNumbers),
-      throatSkip: optionalReading(parseHoleNumbers),
-      headOutermost: optionalReading(parseHoleNumber),
-      throatOutermost: optionalReading(parseHoleNumber),
-      shared: reading(parseHoleLabels),
-      tieOff: reading(parseTieOffs),
-      double: reading(parseHoleLabels),
-      ports: reading(parseHoleLabels),
+      widths: typed(parseWidths),
+      mains: typed(parseCount),
+      crosses: typed(parseCount),
+      bridgeHoles: optionalTyped(parseCount),
+      headSkip: optionalTyped(parseHoleNumbers),
+      throatSkip: optionalTyped(parseHoleNumbers),
+      headOutermost: optionalTyped(parseHoleNumber),
+      throatOutermost: optionalTyped(parseHoleNumber),
+      shared: typed(parseHoleLabels),
+      tieOff: typed(parseTieOffs),
+      double: typed(parseHoleLabels),
+      ports: typed(parseHoleLabels),
       range: textIn,
-      headMm: reading(parseRow),
-      sideMm: reading(parseRow),
-      throatMm: reading(parseRow),
+      headMm: typed(parseRow),
+      sideMm: typed(parseRow),
+      throatMm: typed(parseRow),
       mainsStart: start,
       crossesFrom: endSchema,
       reversedOuterMains: z.boolean(),
       methods: z.array(methodSchema),
-      stepDown: reading(parseStepDown),
+      stepDown: typed(parseStepDown),
       benchNotes: noteText,
       ownerInsists: z.boolean(),
     })

@@ -28,6 +28,8 @@ export function FrameForm({ action, lengthSystem, ...of }: FrameFormProps) {
   return (
     <KeptForm
       form={form}
+      // The skips may be a proposal still, which nobody has taken.
+      enterGoesOn
       className="grid gap-x-7 gap-y-6 lg:grid-cols-[minmax(19rem,22rem)_minmax(20rem,1fr)_minmax(18rem,21rem)]"
     >
       <div className="min-w-0">

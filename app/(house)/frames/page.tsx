@@ -1,11 +1,12 @@
 import { openFor } from '@/app/identity/at-work';
 import type { Metadata } from 'next';
 import { Link } from '@/ui/link';
-import { may } from '@/core/house/policy';
+import { may } from '@/core/house/role-rights';
 import { SPORTS } from '@/core/terms/sport';
 import { formatHeadDimension } from '@/core/measure/units';
 import { ListPage, Pages, RowLink, Table } from '@/ui/list-page';
-import { onePage, pageNumber, searchText, span } from '@/app/search-text';
+import { pageNumber, searchText } from '@/app/search-text';
+import { onePage, span } from '@/db/a-page';
 
 export const metadata: Metadata = { title: 'Frames' };
 

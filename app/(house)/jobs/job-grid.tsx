@@ -31,7 +31,7 @@ const COLUMNS = [
   column.accessor('tension', {
     id: 'tension',
     header: 'Tension',
-    cell: ({ getValue }) => <TicketFigure tension={getValue()} />,
+    cell: ({ getValue, row }) => <TicketFigure tension={getValue()} words={row.original.strung} />,
   }),
   column.accessor('mains', { id: 'mains', header: 'Mains' }),
   column.accessor('crosses', { id: 'crosses', header: 'Crosses' }),

@@ -12,6 +12,7 @@ export interface JobRow {
   readonly client: string;
   readonly racket: string;
   readonly tension: TicketTension;
+  readonly strung: string | null;
   readonly mains: string;
   readonly crosses: string;
   readonly by: string;
@@ -30,6 +31,7 @@ export function jobRow(
     day: formatDay(wallTime(job.closedAt, timeZone)),
     client: job.client,
     racket: `${job.frame}${job.mark ? `, ${job.mark}` : ''}`,
+    strung: job.strung,
     tension: { mainN: job.mainN, crossN: job.crossN, unit: job.unit },
     mains: `${job.mains} ${job.mainGaugeMm.toFixed(2)}`,
     crosses:

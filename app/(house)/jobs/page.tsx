@@ -1,8 +1,9 @@
 import { openFor } from '@/app/identity/at-work';
 import type { Metadata } from 'next';
-import { may } from '@/core/house/policy';
+import { may } from '@/core/house/role-rights';
 import { jobListAddress } from '@/core/record/job-list';
-import { COUNTED, FOUND_AT_MOST, JOBS_A_PAGE } from '@/db/jobs';
+import { A_PAGE } from '@/db/a-page';
+import { COUNTED } from '@/db/jobs';
 import { Link } from '@/ui/link';
 import { jobsAsked } from './asked';
 import { JobFilters } from './job-filters';
@@ -19,21 +20,15 @@ export default async function JobsPage({ searchParams }: PageProps<'/jobs'>) {
   const { workshop, jobs, frames, strings, machines, members, role } = await openFor('see records');
   const asked = jobsAsked(await searchParams, workshop);
   const { list } = asked;
-  const [{ jobs: shown, count }, library, shelf, benches, staff] = await Promise.all([
+  const [{ jobs: shown, more, count }, library, shelf, benches, staff] = await Promise.all([
     jobs.page(asked),
     frames.find('', FRAMES_OFFERED),
     strings.find(''),
     machines.all(),
     members.all(),
   ]);
-  const first = (list.page - 1) * JOBS_A_PAGE;
-  const more = first + shown.length < count;
-  const counted =
-    count > COUNTED
-      ? `more than ${COUNTED.toLocaleString('en-GB')}`
-      : asked.question && count === FOUND_AT_MOST
-        ? `the latest ${FOUND_AT_MOST} that go by these words`
-        : String(count);
+  const first = (list.page - 1) * A_PAGE;
+  const counted = count > COUNTED ? `more than ${COUNTED.toLocaleString('en-GB')}` : String(count);
   return (
     <main className="px-6 py-6">
       <div className="flex flex-wrap items-baseline gap-x-6">
@@ -78,7 +73,7 @@ export default async function JobsPage({ searchParams }: PageProps<'/jobs'>) {
         )}
         {more && (
           <Link href={jobListAddress(list, { page: list.page + 1 })} className="underline">
-            The next {JOBS_A_PAGE}
+            The next {A_PAGE}
           </Link>
         )}
       </nav>

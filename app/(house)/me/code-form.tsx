@@ -3,7 +3,7 @@
 import { useRouter } from 'next/navigation';
 import { say } from '@/ui/say';
 import { z } from 'zod';
-import { shortCode } from '@/app/identity/identity-entry';
+import { newCode } from '@/app/identity/identity-entry';
 import { TextField } from '@/ui/form/field';
 import { FormFoot } from '@/ui/form/form-foot';
 import { KeptForm } from '@/ui/form/kept-form';
@@ -15,12 +15,15 @@ export function CodeForm({
   save,
 }: {
   readonly hasCode: boolean;
-  readonly save: (typed: { readonly code: string }) => Promise<FormAnswer>;
+  readonly save: (typed: {
+    readonly present: string;
+    readonly code: string;
+  }) => Promise<FormAnswer>;
 }) {
   const router = useRouter();
   const form = useSecretForm({
-    schema: z.object({ code: shortCode }),
-    initial: { code: '' },
+    schema: z.object({ present: z.string().min(1, 'Write it: it is asked for.'), code: newCode }),
+    initial: { present: '', code: '' },
     save,
     onDone: () => {
       form.reset();
@@ -37,7 +40,14 @@ export function CodeForm({
         For trusted devices, to take over at the bench.{' '}
         {hasCode ? 'You have one; a new one takes its place.' : 'You have none yet.'}
       </p>
-      <KeptForm form={form} className="flex flex-wrap items-end gap-5">
+      <KeptForm form={form} className="flex flex-wrap items-start gap-5">
+        <TextField
+          label={hasCode ? 'Your present code, or your password' : 'Your password'}
+          type="password"
+          autoComplete="off"
+          className="w-64"
+          {...form.field('present')}
+        />
         <TextField
           label="New code"
           type="password"

@@ -3,20 +3,23 @@ import { Link } from '@/ui/link';
 import { SignOutButton } from '@/app/(door)/sign-out-button';
 import { myWorkshops, openWorkshop, thisDevice } from '@/app/identity/at-work';
 import { ourAddress } from '@/app/our-address';
-import { may, ROLE_WORDS } from '@/core/house/policy';
+import { may, ROLE_WORDS } from '@/core/house/role-rights';
+import { isUnproven, lacksSecondStep } from '@/app/identity/proof';
+import { ProveForm } from '@/app/(door)/when-used';
 import { sessionsOf } from '@/db/doors';
 import { Press } from '@/ui/press';
-import { countWords } from '@/core/terms/count-words';
-import { setMyCode, subscribeCalendar, withdrawCalendar } from './actions';
-import { CodeForm, PasswordForm } from '@/app/(house)/when-used';
+import { endMySession, setMyCode, subscribeCalendar, withdrawCalendar } from './actions';
+import { CodeForm, PasswordForm, SecondStep } from '@/app/(house)/when-used';
 import { HandsButton } from './hands-button';
 import { Passkeys } from './passkeys';
+import { SignedIn } from './signed-in';
 
 export const metadata: Metadata = { title: 'Yours' };
 
 /** What belongs to whoever is signed in: their ways in, and the way out. */
 export default async function MePage() {
-  const { person, role, workshop, members, calendarFeeds } = await openWorkshop();
+  const open = await openWorkshop();
+  const { person, role, workshop, members, calendarFeeds } = open;
   const [memberships, signedIn, device, all, feed, address] = await Promise.all([
     myWorkshops(person),
     sessionsOf(person.id),
@@ -47,8 +50,29 @@ export default async function MePage() {
           </Link>
         )}
       </p>
+      {lacksSecondStep(open) && (
+        <p role="alert" className="border-warn mb-8 max-w-prose border-l-4 pl-4">
+          {workshop.name} asks its owners for a second step. Set yours up below, and everything is
+          open again; or come in by a passkey.
+        </p>
+      )}
+      {isUnproven(person) && (
+        <section aria-labelledby="prove" className="mb-10 max-w-prose">
+          <h2 id="prove" className="figure mb-1 text-2xl">
+            You came in by a short code
+          </h2>
+          <p className="label mb-3">
+            It is for the work of the day. What opens another door, changes the workshop or gives
+            money back asks for your password, and takes it for ten minutes.
+          </p>
+          <ProveForm to="/me" />
+        </section>
+      )}
       <div className="grid max-w-5xl gap-x-12 gap-y-10 md:grid-cols-2">
-        <PasswordForm />
+        <div className="flex flex-col gap-10">
+          <PasswordForm />
+          <SecondStep isOn={person.isAskedTwice} />
+        </div>
         <div className="flex flex-col gap-10">
           <CodeForm hasCode={hasCode} save={setMyCode.bind(null, workshop.id)} />
           <Passkeys />
@@ -81,10 +105,13 @@ export default async function MePage() {
             <h2 id="where" className="figure mb-1 text-2xl">
               Where you are signed in
             </h2>
-            <p>
-              {signedIn.length === 1
-                ? 'Here only.'
-                : `Here and ${countWords(signedIn.length - 1, 'other place')}.`}{' '}
+            <SignedIn
+              all={signedIn}
+              here={person.sessionId}
+              timeZone={workshop.timeZone}
+              end={endMySession.bind(null, workshop.id)}
+            />
+            <p className="label mt-2">
               {device ? `This is ${device.name}, a trusted device.` : 'This device is not trusted.'}
             </p>
           </section>

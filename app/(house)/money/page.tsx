@@ -4,7 +4,7 @@ import { formatMoney } from '@/core/measure/money';
 import { dayAt, formatDay } from '@/core/measure/promised-time';
 import { rateWords } from '@/core/papers/invoice';
 import { closeOfDay, type DayPayment } from '@/core/papers/payment';
-import { RowLink, Table } from '@/ui/list-page';
+import { CutOff, RowLink, Table } from '@/ui/list-page';
 import { countWords } from '@/core/terms/count-words';
 import { daysAsked } from './days';
 
@@ -13,10 +13,6 @@ export const metadata: Metadata = { title: 'Money' };
 const MOST = 200;
 const BOX = 'border-edge bg-sheet border-b-2 px-2 py-1.5';
 
-/** A list that was cut off says so. */
-const CutOff = ({ rows, words }: { readonly rows: readonly unknown[]; readonly words: string }) =>
-  rows.length > MOST && <p className="label mt-1">{words}</p>;
-
 interface CloseProps {
   readonly payments: readonly DayPayment[];
   readonly money: (minor: number) => string;
@@ -24,11 +20,26 @@ interface CloseProps {
 
 /** What came in of one currency, by way and by rate of tax. */
 function Close({ payments, money }: CloseProps) {
-  const { minor: sum, byWay, byRate } = closeOfDay(payments);
+  const {
+    minor: sum,
+    byWay,
+    byRate,
+    tipsMinor,
+    creditMinor,
+    fromCreditMinor,
+  } = closeOfDay(payments);
+  const beside = [
+    tipsMinor !== 0 && `${money(tipsMinor)} of it tips`,
+    creditMinor !== 0 && `${money(creditMinor)} of it left for next jobs`,
+    fromCreditMinor !== 0 && `${money(fromCreditMinor)} more paid from what was left before`,
+  ].filter((each) => each !== false);
   return (
     <div className="mb-8">
       <p className="figure text-5xl">{money(sum)}</p>
-      <p className="label mb-4">came in, {countWords(payments.length, 'payment')}</p>
+      <p className="label mb-4">
+        came in, {countWords(payments.length, 'payment')}
+        {beside.map((each) => `; ${each}`)}
+      </p>
       <Table
         head={['How', 'Payments', 'Sum']}
         empty="Nothing was marked as paid."
@@ -50,7 +61,12 @@ function Close({ payments, money }: CloseProps) {
             empty=""
             rows={byRate.map(({ taxBp, netMinor, taxMinor, grossMinor }) => ({
               key: String(taxBp),
-              cells: [rateWords(taxBp), money(netMinor), money(taxMinor), money(grossMinor)],
+              cells: [
+                taxBp === null ? 'not known' : rateWords(taxBp),
+                money(netMinor),
+                money(taxMinor),
+                money(grossMinor),
+              ],
             }))}
           />
         </div>
@@ -70,7 +86,7 @@ export default async function MoneyPage({ searchParams }: PageProps<'/money'>) {
     payments.owed(MOST + 1),
   ]);
   // The workshop's own currency first, also where nothing came in.
-  const currencies = new Set([workshop.currency, ...paid.map(({ price }) => price.currency)]);
+  const currencies = new Set([workshop.currency, ...paid.map(({ currency }) => currency)]);
   const when = from === to ? formatDay(from) : `${formatDay(from)} to ${formatDay(to)}`;
   const query = `?from=${from}&to=${to}`;
   return (
@@ -97,7 +113,7 @@ export default async function MoneyPage({ searchParams }: PageProps<'/money'>) {
           {[...currencies].map((currency) => (
             <Close
               key={currency}
-              payments={paid.filter(({ price }) => price.currency === currency)}
+              payments={paid.filter((each) => each.currency === currency)}
               money={(minor) => formatMoney(minor, currency, workshop.locale)}
             />
           ))}
@@ -117,7 +133,7 @@ export default async function MoneyPage({ searchParams }: PageProps<'/money'>) {
             empty="None."
             rows={paid
               .slice(-MOST)
-              .map(({ id, day, job, clientName, way, amountMinor, note, price }) => ({
+              .map(({ id, day, job, clientName, way, kind, amountMinor, note, currency }) => ({
                 key: id,
                 cells: [
                   formatDay(day),
@@ -125,18 +141,17 @@ export default async function MoneyPage({ searchParams }: PageProps<'/money'>) {
                     {job}
                   </RowLink>,
                   clientName,
-                  way,
+                  kind === 'paid' ? way : `${kind}, ${way}`,
                   <span key="sum" className="figure text-lg">
-                    {formatMoney(amountMinor, price.currency, workshop.locale)}
+                    {formatMoney(amountMinor, currency, workshop.locale)}
                   </span>,
                   note,
                 ],
               }))}
           />
-          <CutOff
-            rows={paid}
-            words={`The latest ${MOST} of ${paid.length}; the table has them all.`}
-          />
+          <CutOff rows={paid} most={MOST}>
+            The latest {MOST} of {paid.length}; the table has them all.
+          </CutOff>
         </section>
         <section aria-label="Owed">
           <h2 className="figure mb-2 text-2xl">Still owed</h2>
@@ -158,10 +173,9 @@ export default async function MoneyPage({ searchParams }: PageProps<'/money'>) {
                 ],
               }))}
           />
-          <CutOff
-            rows={owed}
-            words={`The ${MOST} who owe most; the list of jobs has all that is not paid.`}
-          />
+          <CutOff rows={owed} most={MOST}>
+            The {MOST} who owe most; the list of jobs has all that is not paid.
+          </CutOff>
         </section>
         <section aria-label="Invoices">
           <h2 className="figure mb-2 text-2xl">Invoices</h2>
@@ -193,7 +207,9 @@ export default async function MoneyPage({ searchParams }: PageProps<'/money'>) {
                 ],
               }))}
           />
-          <CutOff rows={issued} words={`The latest ${MOST}; the table has them all.`} />
+          <CutOff rows={issued} most={MOST}>
+            The latest {MOST}; the table has them all.
+          </CutOff>
         </section>
       </div>
     </main>

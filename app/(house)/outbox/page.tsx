@@ -2,31 +2,36 @@ import { subDays } from 'date-fns';
 import type { Metadata } from 'next';
 import { openFor } from '@/app/identity/at-work';
 import { sendSoon } from '@/app/outbox';
+import { pageNumber } from '@/app/search-text';
+import { onePage, span } from '@/db/a-page';
 import { dayAt, formatWall, wallTime } from '@/core/measure/promised-time';
 import { houseAgeing } from '@/app/house-ageing';
 import { bedToday } from '@/core/ageing/bed-today';
 import { cameAgainFigures } from '@/core/ageing/court';
 import { countWords } from '@/core/terms/count-words';
-import { RowLink, Table } from '@/ui/list-page';
+import { Pages, RowLink, Table } from '@/ui/list-page';
 import { Press } from '@/ui/press';
 import { dropLetter, retryLetter } from './actions';
 
 export const metadata: Metadata = { title: 'Outbox' };
 
-const LATEST = 200;
+/** How many of those that came again are looked at. */
+const CAME_AT_MOST = 200;
 const YEAR_DAYS = 365;
 
 /** Messages to clients: what waits, what did not go out and why, and what was sent. */
-export default async function OutboxPage() {
+export default async function OutboxPage({ searchParams }: PageProps<'/outbox'>) {
   const open = await openFor('write to clients');
   const { outbox, jobs, workshop } = open;
   sendSoon(open);
   const now = wallTime(new Date(), workshop.timeZone);
-  const [letters, brought, came] = await Promise.all([
-    outbox.latest(LATEST),
+  const page = pageNumber(await searchParams);
+  const [all, brought, came] = await Promise.all([
+    outbox.latest(...span(page)),
     outbox.broughtByReminders(),
-    jobs.cameAgain(subDays(new Date(), YEAR_DAYS)),
+    jobs.cameAgain(subDays(new Date(), YEAR_DAYS), CAME_AT_MOST),
   ]);
+  const { rows: letters, more } = onePage(all);
   const zone = workshop.timeZone;
   const again = cameAgainFigures(
     came.map(({ closedAt, cameAt, sport, setup, talk }) => {
@@ -44,8 +49,10 @@ export default async function OutboxPage() {
         <h1 className="figure text-4xl">Outbox</h1>
         {again.rackets > 0 && (
           <p className="label">
-            In a year {countWords(again.rackets, 'racket')} came again, {again.inTime} by the due
-            day
+            {again.rackets < CAME_AT_MOST
+              ? `In a year ${countWords(again.rackets, 'racket')} came again`
+              : `Of the last ${CAME_AT_MOST} rackets that came again`}
+            , {again.inTime} by the due day
             {again.lateDays > 0 &&
               `, the others ${countWords(again.lateDays, 'day')} later as a rule`}
             .
@@ -89,6 +96,7 @@ export default async function OutboxPage() {
           ],
         }))}
       />
+      <Pages path="/outbox" page={page} more={more} />
     </main>
   );
 }

@@ -1,14 +1,14 @@
 import { openFor } from '@/app/identity/at-work';
 import type { Metadata } from 'next';
 import { Link } from '@/ui/link';
-import { studyFrame } from '@/core/frame/bed';
+import { studied } from '@/app/studied';
 
 export const metadata: Metadata = { title: 'Practice' };
 
 /** Frames to practise on: the bench view without a job, with a question before each step. */
 export default async function PracticePage() {
   const { frames } = await openFor('practise');
-  const whole = (await frames.all()).filter(({ spec }) => studyFrame(spec).bed);
+  const whole = (await frames.all()).filter(({ spec }) => studied(spec).bed);
   return (
     <main className="max-w-3xl px-6 py-6">
       <h1 className="figure mb-2 text-4xl">Practice</h1>

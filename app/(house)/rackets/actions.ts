@@ -31,6 +31,7 @@ export const giveRacket = action(
       if (!(await rackets.give(racketId, from, to)))
         return 'This racket has changed hands already. Reload to see whose it is.';
       await clientLinks.withdraw(racketId);
+      return undefined;
     }),
 );
 
@@ -42,6 +43,7 @@ export const removeRacket = action(
     const open = await rackets.openTickets(racketId);
     if (open > 0) return 'This racket is still on the bench. Hand it over first.';
     await rackets.setRemoved(racketId, true);
+    return undefined;
   },
 );
 

@@ -1,7 +1,7 @@
 'use client';
 
 import { useRouter } from 'next/navigation';
-import { say } from '@/ui/say';
+import { say, sayDone } from '@/ui/say';
 import { ChooseClient } from '@/app/(house)/clients/choose-client';
 import type { Pick } from '@/ui/form/picker';
 import { isDone } from '@/ui/is-done';
@@ -26,17 +26,14 @@ export function GiveRacket({ owner, near, give }: GiveRacketProps) {
   };
   const go = async (chosen: Pick): Promise<boolean> => {
     if (!(await moved(owner.id, chosen.id))) return false;
-    say(`It is ${chosen.text}’s racket now.`, {
-      duration: 15_000,
-      action: { label: 'Undo', onClick: () => void undo(chosen.id) },
-    });
+    sayDone(`It is ${chosen.text}’s racket now.`, () => void undo(chosen.id));
     return true;
   };
   return (
     <ChooseClient
       about="It belongs to somebody else now"
       label="Its new owner"
-      hint="What was done on it goes with it; closed records keep the name that stood there. The address of its page is withdrawn."
+      hint={`How it was strung goes with it. Its jobs, and what is owed for them, stay with ${owner.name}. The address of its page is withdrawn.`}
       action="Give it over"
       not={owner.id}
       near={near}

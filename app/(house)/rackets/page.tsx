@@ -1,7 +1,8 @@
 import { openFor } from '@/app/identity/at-work';
 import type { Metadata } from 'next';
-import { onePage, pageNumber, searchText, span } from '@/app/search-text';
-import { may } from '@/core/house/policy';
+import { pageNumber, searchText } from '@/app/search-text';
+import { onePage, span } from '@/db/a-page';
+import { may } from '@/core/house/role-rights';
 import { ListPage, Pages, RowLink, Table } from '@/ui/list-page';
 
 export const metadata: Metadata = { title: 'Rackets' };

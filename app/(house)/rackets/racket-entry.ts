@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { lineText, noteText, pickedOrNone } from '@/core/measure/reading';
+import { lineText, noteText, pickedOrNone } from '@/core/measure/typed';
 
 export const racketEntrySchema = z.object({
   mark: lineText('the mark'),

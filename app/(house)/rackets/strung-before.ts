@@ -1,4 +1,5 @@
 import { wallTime } from '@/core/measure/promised-time';
+import { inTheRacket } from '@/core/record/as-strung';
 import type { ListedTicket } from '@/db/tickets';
 import type { StrungBefore } from '@/ui/history-chart';
 
@@ -9,12 +10,12 @@ export const strungBefore = (
 ): readonly StrungBefore[] =>
   history.flatMap(({ number, record, closedAt }) => {
     if (!record || !closedAt) return [];
-    const { mains, crosses, mainN, crossN, unit } = record.setup;
+    const { mains, crosses } = record.setup;
     return [
       {
         number,
         day: wallTime(closedAt, timeZone),
-        tension: { mainN, crossN, unit },
+        tension: inTheRacket(record),
         strings: mains.name === crosses.name ? mains.name : `${mains.name} / ${crosses.name}`,
         remarks: record.remarks,
       },

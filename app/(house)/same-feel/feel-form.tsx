@@ -18,8 +18,8 @@ import {
 import { Cautions } from '@/ui/cautions';
 import { Choice } from '@/ui/form/choice';
 import { TextField } from '@/ui/form/field';
+import { OpensAwake } from '@/ui/form/opens-awake';
 import { ListPicker } from '@/ui/form/list-picker';
-import { useAwake } from '@/ui/use-awake';
 import { entryOf, readString, StringEntry } from './string-entry';
 import { useSameFeel } from './use-same-feel';
 
@@ -49,7 +49,6 @@ const rounded = ({ mainN, crossN }: { mainN: number; crossN: number }, unit: Ten
 
 /** From one frame and its tension to the tension that gives another frame a bed as stiff. */
 export function FeelForm({ frames, from, unit, lockOut }: FeelFormProps) {
-  const awake = useAwake();
   const [fromId, setFromId] = useState(from.frameId);
   const [toId, setToId] = useState('');
   const [typed, setTyped] = useState(from.tension);
@@ -76,7 +75,7 @@ export function FeelForm({ frames, from, unit, lockOut }: FeelFormProps) {
   const ticket = found && known && rounded(found, known.unit);
   const options = frames.map(({ id, name, spec }) => ({ id, text: name, detail: spec.sport }));
   return (
-    <fieldset disabled={!awake} className="grid max-w-4xl gap-8 lg:grid-cols-2">
+    <OpensAwake className="grid max-w-4xl gap-8 lg:grid-cols-2">
       <section aria-label="From and to" className="flex flex-col gap-4">
         <ListPicker
           label="They like this frame"
@@ -154,7 +153,7 @@ export function FeelForm({ frames, from, unit, lockOut }: FeelFormProps) {
         </p>
       </section>
       <Machines known={known} lockOut={lockOut} />
-    </fieldset>
+    </OpensAwake>
   );
 }
 

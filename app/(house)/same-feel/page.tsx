@@ -1,3 +1,4 @@
+import { inTheRacket } from '@/core/record/as-strung';
 import { openFor } from '@/app/identity/at-work';
 import type { Metadata } from 'next';
 import { z } from 'zod';
@@ -43,7 +44,7 @@ async function startFrom({ racket, ticket }: z.output<typeof query>) {
         unit: setUp.tensionUnit ?? 'kg',
       })
     : record
-      ? formatTicket(record.setup)
+      ? formatTicket(inTheRacket(record))
       : '';
   return {
     frameId: known.frameId ?? '',

@@ -1,34 +1,20 @@
 'use server';
 
-import { createHash } from 'node:crypto';
 import { z } from 'zod';
 import { action, entryOf, rowId } from '@/app/action';
 import { misread, refused, said } from '@/app/answers';
+import { idFrom } from '@/app/id-from';
 import { dayAt } from '@/core/measure/promised-time';
 import { boughtSchema, countedSchema, type BoughtEntry } from './shelf-entry';
 
 const GONE = 'That length is not there any more. Look at the shelf as it is now.';
-
-/** The ids of so many alike, from the one that their form made: sent twice, they are the same. */
-const idsFrom = (first: string, count: number): readonly string[] =>
-  Array.from({ length: count }, (_, i) => {
-    if (i === 0) return first;
-    const hash = createHash('sha256').update(`${first} ${i}`).digest('hex');
-    return [
-      hash.slice(0, 8),
-      hash.slice(8, 12),
-      `5${hash.slice(13, 16)}`,
-      `8${hash.slice(17, 20)}`,
-      hash.slice(20, 32),
-    ].join('-');
-  });
 
 /** Puts what was bought on the shelf. */
 export const buy = action(
   'keep the shelf',
   refused,
   [rowId, entryOf<BoughtEntry>()],
-  async ({ shelf, strings, person, workshop }, newId, typed) => {
+  async ({ together, strings, person, workshop }, newId, typed) => {
     const read = boughtSchema(workshop.currency).safeParse(typed);
     if (!read.success) return misread(read.error);
     const { stock, kind, count, length, price, supplier, place } = read.data;
@@ -39,17 +25,29 @@ export const buy = action(
         ok: false as const,
         problems: { stock: 'This string was removed or renamed in another tab. Choose again.' },
       };
-    await shelf.buy(person.id, idsFrom(newId, count), {
-      stringId,
-      gaugeMm: Number(gauge),
-      kind,
-      mm: length,
-      priceMinor: price,
-      supplier,
-      place,
-      day: dayAt(new Date(), workshop.timeZone),
-    });
-    return { ok: true as const };
+    const ids = Array.from({ length: count }, (_, i) => idFrom(newId, i));
+    const isThere = await together(({ shelf }) =>
+      shelf.buy(
+        person.id,
+        ids,
+        {
+          stringId,
+          gaugeMm: Number(gauge),
+          kind,
+          mm: length,
+          priceMinor: price,
+          supplier,
+          place,
+          day: dayAt(new Date(), workshop.timeZone),
+        },
+        idFrom(newId, count),
+      ),
+    );
+    return isThere
+      ? { ok: true as const }
+      : refused(
+          'The press before put something else on the shelf. This one put nothing there: reload, look at the shelf, and enter what is missing.',
+        );
   },
 );
 

@@ -11,14 +11,20 @@ import { useKeptForm } from '@/ui/form/use-kept-form';
 import { say } from '@/ui/say';
 import { boughtSchema, NOTHING_BOUGHT, type BoughtEntry } from './shelf-entry';
 
+/** As its fields show them. */
+interface LengthAndPrice {
+  readonly length: string;
+  readonly price: string;
+}
+
 interface BoughtFormProps {
   readonly currency: string;
-  /** A string in a gauge, with what a set of it is. */
+  /** A string in a gauge, with what a set and a reel of it are. */
   readonly stock: readonly {
     readonly value: string;
     readonly text: string;
-    readonly setM: string;
-    readonly price: string;
+    readonly set: LengthAndPrice;
+    readonly reel?: LengthAndPrice;
   }[];
   readonly save: (entry: BoughtEntry) => Promise<FormAnswer>;
 }
@@ -34,6 +40,14 @@ export function BoughtForm({ currency, stock, save }: BoughtFormProps) {
     saved: () => say('It lies on the shelf.'),
   });
   const { problem, ...chosen } = form.field('stock');
+  /** What the library knows of it stands there; what nobody knows is asked. */
+  const fill = (value: string, kind: BoughtEntry['kind']) => {
+    const picked = stock.find((each) => each.value === value);
+    if (!picked || (kind !== 'set' && kind !== 'reel')) return;
+    const { length, price } = picked[kind] ?? { length: '', price: '' };
+    form.setValue('length', length);
+    form.setValue('price', price);
+  };
   return (
     <KeptForm form={form} className="grid grid-cols-2 gap-x-5 gap-y-4">
       <label className="col-span-2">
@@ -44,10 +58,7 @@ export function BoughtForm({ currency, stock, save }: BoughtFormProps) {
           aria-describedby={problem ? 'stock-problem' : undefined}
           onChange={(event) => {
             void chosen.onChange(event);
-            const picked = stock.find(({ value }) => value === event.target.value);
-            if (!picked) return;
-            form.setValue('length', picked.setM);
-            form.setValue('price', picked.price);
+            fill(event.target.value, form.getValues('kind'));
           }}
           className="border-edge bg-sheet w-full border-b-2 px-2 py-1.5"
         >
@@ -70,6 +81,7 @@ export function BoughtForm({ currency, stock, save }: BoughtFormProps) {
         label="What it is"
         className="col-span-2"
         options={STOCK_KINDS.map((value) => ({ value, text: value }))}
+        onChosen={(kind) => fill(form.getValues('stock'), kind)}
       />
       <TextField figure label="How many" {...form.field('count')} />
       <TextField label="Length of each (m)" {...form.field('length')} />

@@ -1,16 +1,43 @@
 /** What the open tickets are cut from, and what has to be ordered. */
 import { jobAt } from '@/app/(house)/tickets/[number]/ticket';
-import { dayCuts, type JobToCut, type ShelfLength } from '@/core/shelf/day-cuts';
+import { dayCuts, pieceId, type JobToCut, type ShelfLength } from '@/core/shelf/day-cuts';
 import type { CuttingPlan } from '@/core/shelf/cutting';
 import type { PieceRecord } from '@/core/record/record';
 import { orderLevel, toOrder, weeklyUse } from '@/core/shelf/reorder';
 import { stockKey, type LengthThere } from '@/db/shelf';
 import type { ListedTicket } from '@/db/tickets';
+import type { Records } from '@/db/workshop';
+
+/** The string and the thickness of a length, as one key. */
+export const stockOfLength = ({ stringId, gaugeMm }: LengthThere): string =>
+  stockKey(stringId, gaugeMm);
 
 export const shelfLength = (length: LengthThere): ShelfLength => ({
   ...length,
-  key: stockKey(length.stringId, length.gaugeMm),
+  key: stockOfLength(length),
 });
+
+/** The open tickets for which nothing was cut yet. */
+export async function notCutYet(
+  { shelf }: Pick<Records, 'shelf'>,
+  open: readonly ListedTicket[],
+): Promise<readonly ListedTicket[]> {
+  const cut = await shelf.cutAmong(open.map(({ id }) => id));
+  return open.filter(({ id }) => !cut.has(id));
+}
+
+/** What is left of some lengths together, mm, by what tells them apart. */
+export function leftBy(
+  lengths: readonly LengthThere[],
+  keyOf: (length: LengthThere) => string,
+): ReadonlyMap<string, number> {
+  const left = new Map<string, number>();
+  for (const length of lengths) {
+    const key = keyOf(length);
+    left.set(key, (left.get(key) ?? 0) + length.leftMm);
+  }
+  return left;
+}
 
 /** What of a planned job comes from the shop's shelf. */
 export function piecesOf(
@@ -43,26 +70,27 @@ export interface CutsOfDay {
   readonly leaves: ReadonlyMap<string, number>;
 }
 
-/** Of all open tickets whose cut is planned, those that are promised first are served first. */
+/**
+ * Of all open tickets whose cut is planned, those that are promised first are served first.
+ *
+ * @param thought what a ticket would need whose cut is being planned
+ */
 export async function cutsOfDay(
   open: readonly ListedTicket[],
   lengths: readonly LengthThere[],
+  thought?: { readonly number: number; readonly plan: Parameters<typeof piecesOf>[1]['plan'] },
 ): Promise<CutsOfDay> {
   const jobs = [];
   for (const ticket of open) {
-    const job = ticket.crossStart ? await jobAt(ticket.number) : undefined;
-    if (job)
-      jobs.push({
-        number: ticket.number,
-        promised: ticket.promised,
-        client: ticket.clientName,
-        pieces: piecesOf(ticket, job),
-      });
+    const { number, promised, clientName: client } = ticket;
+    const planned = ticket.crossStart ? await jobAt(number) : undefined;
+    const job = thought?.number === number ? thought : planned;
+    if (job) jobs.push({ number, promised, client, pieces: piecesOf(ticket, job) });
   }
   const plan = dayCuts(lengths.map(shelfLength), jobs);
   const needs = new Map<string, number>(
     jobs.flatMap(({ number, pieces }) =>
-      pieces.map(({ name, mm }) => [`${number} ${name}`, mm] as const),
+      pieces.map(({ name, mm }) => [pieceId(number, name), mm] as const),
     ),
   );
   const leaves = new Map(lengths.map(({ id, leftMm }) => [id, leftMm]));
@@ -99,14 +127,15 @@ export function orderLines(
   lengths: readonly LengthThere[],
   used: ReadonlyMap<string, readonly number[]>,
 ): readonly OrderLine[] {
+  const left = leftBy(lengths, stockOfLength);
   return strings.flatMap(({ id, name, setMm, gaugesMm }) =>
     gaugesMm.flatMap((gaugeMm): readonly OrderLine[] => {
       const key = stockKey(id, gaugeMm);
-      const mine = lengths.filter((length) => stockKey(length.stringId, length.gaugeMm) === key);
+      const mine = left.get(key);
       const weeks = used.get(key);
-      if (mine.length === 0 && !weeks) return [];
+      if (mine === undefined && !weeks) return [];
       const use = weeklyUse((weeks ?? []).map((mm) => mm / setMm));
-      const there = mine.reduce((sum, { leftMm }) => sum + leftMm / setMm, 0);
+      const there = (mine ?? 0) / setMm;
       const level = orderLevel(use, DELIVERY_WEEKS);
       return [
         {

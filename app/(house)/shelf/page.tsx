@@ -1,19 +1,29 @@
 import { randomUUID } from 'node:crypto';
 import type { Metadata } from 'next';
 import { openFor } from '@/app/identity/at-work';
-import { may } from '@/core/house/policy';
+import { pageNumber, searchText } from '@/app/search-text';
+import { pageOf } from '@/db/a-page';
+import { may } from '@/core/house/role-rights';
+import { hasWords } from '@/core/measure/has-words';
 import { formatMoney, moneyFigure } from '@/core/measure/money';
-import { formatWall, wallTime } from '@/core/measure/promised-time';
+import { formatDay, formatWall, wallTime } from '@/core/measure/promised-time';
 import { formatStringLength, roundTo } from '@/core/measure/units';
 import { earnings } from '@/core/shelf/earning';
-import { stockOf } from '@/core/shelf/day-cuts';
+import { pieceId, stockOf } from '@/core/shelf/day-cuts';
 import { stockKey, type LengthThere } from '@/db/shelf';
 import { Link } from '@/ui/link';
-import { RowLink, Table } from '@/ui/list-page';
+import { FindForm, Pages, RowLink, Table } from '@/ui/list-page';
 import { Press } from '@/ui/press';
 import { buy, countLength, throwAway, undoMove } from './actions';
 import { BoughtForm, ShelfLengths } from '@/app/(house)/when-used';
-import { cutsOfDay, orderLines, piecesOf, shelfLength, WEEKS_LOOKED_AT } from './cuts-of-day';
+import {
+  cutsOfDay,
+  notCutYet,
+  orderLines,
+  piecesOf,
+  shelfLength,
+  WEEKS_LOOKED_AT,
+} from './cuts-of-day';
 
 export const metadata: Metadata = { title: 'Shelf' };
 
@@ -35,7 +45,9 @@ function inLines(lengths: readonly LengthThere[]): readonly (readonly LengthTher
 const metres = (mm: number): string => (mm / 1000).toFixed(2);
 
 /** What lies on the shelf, what the open tickets are cut from, what to order, and every movement. */
-export default async function ShelfPage() {
+export default async function ShelfPage({ searchParams }: PageProps<'/shelf'>) {
+  const asked = await searchParams;
+  const find = searchText(asked);
   const { workshop, shelf, strings, tickets, role } = await openFor('see strings');
   const keeps = may(role, 'keep the shelf');
   const [lengths, known, open, moves, used] = await Promise.all([
@@ -45,7 +57,8 @@ export default async function ShelfPage() {
     shelf.moves(MOVES_SHOWN),
     shelf.usedByWeek(WEEKS_LOOKED_AT),
   ]);
-  const { jobs, plan, leaves } = await cutsOfDay(open, lengths);
+  const waiting = await notCutYet({ shelf }, open);
+  const { jobs, plan, leaves } = await cutsOfDay(waiting, lengths);
   const money = (minor: number) => formatMoney(minor, workshop.currency, workshop.locale);
   const length = (mm: number) => formatStringLength(mm, workshop.lengthSystem);
   const worth = lengths.reduce(
@@ -54,7 +67,7 @@ export default async function ShelfPage() {
   );
   const byId = new Map(lengths.map((each) => [each.id, each]));
   const opens = new Map(stockOf(lengths.map(shelfLength)).map(({ id, price }) => [id, price]));
-  const lines = orderLines(known, lengths, used).filter(({ level }) => level > 0);
+  const lines = orderLines(known, lengths, used).filter(({ aWeek }) => aWeek > 0);
   const [timed, paid] = may(role, 'see the money')
     ? await Promise.all([tickets.timedJobs(), shelf.pricePerMm()])
     : [[], new Map<string, number>()];
@@ -68,8 +81,16 @@ export default async function ShelfPage() {
     paid,
   ).slice(0, MOST_EARNING);
   const now = wallTime(new Date(), workshop.timeZone);
+  const bought = (mm: number, minor: number) => ({
+    length: String(roundTo(mm / 1000, 0.001)),
+    price: moneyFigure(minor, workshop.currency),
+  });
   const nameOf = ({ string, gaugeMm }: Pick<LengthThere, 'string' | 'gaugeMm'>) =>
     `${string} ${gaugeMm.toFixed(2)}`;
+  const found = inLines(
+    lengths.filter((each) => hasWords(find, `${nameOf(each)} ${each.place} ${each.supplier}`)),
+  );
+  const shown = pageOf(found, pageNumber(asked));
   return (
     <main className="px-6 py-6">
       <div className="mb-4 flex flex-wrap items-baseline gap-x-6">
@@ -90,13 +111,17 @@ export default async function ShelfPage() {
             <h2 className="figure mb-1 text-2xl">For the open tickets</h2>
             <Table
               head={['Ticket', 'Piece', 'Needs', 'Cut it from', 'Leaves']}
-              empty="No open ticket has its cut planned."
+              empty={
+                waiting.length < open.length
+                  ? 'All open tickets whose cut is planned are cut.'
+                  : 'No open ticket has its cut planned.'
+              }
               rows={jobs.flatMap(({ number, pieces, client }) =>
                 pieces.map(({ name, mm }) => {
-                  const cut = plan.cuts.find(({ piece }) => piece === `${number} ${name}`);
+                  const cut = plan.cuts.find(({ piece }) => piece === pieceId(number, name));
                   const from = cut && byId.get(cut.from);
                   return {
-                    key: `${number} ${name}`,
+                    key: pieceId(number, name),
                     cells: [
                       <span key="ticket">
                         {may(role, 'plan the cut') ? (
@@ -136,9 +161,17 @@ export default async function ShelfPage() {
             />
           </section>
           <section aria-label="What is there">
-            <h2 className="figure mb-1 text-2xl">What is there</h2>
+            <div className="mb-3 flex flex-wrap items-end gap-x-8">
+              <h2 className="figure text-2xl">What is there</h2>
+              <FindForm search={find} label="Find by string, place or supplier" />
+            </div>
             <ShelfLengths
-              lines={inLines(lengths).flatMap((alike) =>
+              empty={
+                find
+                  ? `Nothing on the shelf is found by “${find}”.`
+                  : 'Nothing lies on the shelf yet. What is put on it is cut from by itself at hand-over.'
+              }
+              lines={shown.rows.flatMap((alike) =>
                 alike.slice(0, 1).map((each) => ({
                   id: each.id,
                   name: nameOf(each),
@@ -149,7 +182,7 @@ export default async function ShelfPage() {
                   alike: alike.length,
                   left: metres(each.leftMm),
                   place: each.place,
-                  bought: `${each.day}, ${money(each.priceMinor)}${each.supplier && `, ${each.supplier}`}`,
+                  bought: `${formatDay(each.day)}, ${money(each.priceMinor)}${each.supplier && `, ${each.supplier}`}`,
                 })),
               )}
               {...(keeps && {
@@ -157,6 +190,7 @@ export default async function ShelfPage() {
                 throwAway: throwAway.bind(null, workshop.id),
               })}
             />
+            <Pages path="/shelf" find={find} page={shown.page} more={shown.more} />
           </section>
           <section aria-label="Movements">
             <h2 className="figure mb-1 text-2xl">Movements</h2>
@@ -192,13 +226,14 @@ export default async function ShelfPage() {
               <BoughtForm
                 key={lengths.length}
                 currency={workshop.currency}
-                stock={known.flatMap(({ id, name, gaugesMm, setMm, setPriceMinor }) =>
-                  gaugesMm.map((gaugeMm) => ({
-                    value: stockKey(id, gaugeMm),
-                    text: `${name} ${gaugeMm.toFixed(2)}`,
-                    setM: String(roundTo(setMm / 1000, 0.001)),
-                    price: moneyFigure(setPriceMinor, workshop.currency),
-                  })),
+                stock={known.flatMap(
+                  ({ id, name, gaugesMm, setMm, setPriceMinor, reelMm, reelPriceMinor }) =>
+                    gaugesMm.map((gaugeMm) => ({
+                      value: stockKey(id, gaugeMm),
+                      text: `${name} ${gaugeMm.toFixed(2)}`,
+                      set: bought(setMm, setPriceMinor),
+                      ...(reelMm !== null && { reel: bought(reelMm, reelPriceMinor ?? 0) }),
+                    })),
                 )}
                 save={buy.bind(null, workshop.id, randomUUID())}
               />

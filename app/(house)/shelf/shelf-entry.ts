@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { parseMoney } from '@/core/measure/money';
 import { parseCount, parseLength } from '@/core/measure/parsing';
-import { lineText, reading } from '@/core/measure/reading';
+import { lineText, typed } from '@/core/measure/typed';
 import { STOCK_KINDS } from '@/core/shelf/cutting';
 import { failure, success } from '@/core/terms/result';
 
@@ -26,13 +26,13 @@ export const boughtSchema = (currency: string) =>
       /** A string in a gauge, `id 1.25`. */
       stock: z.string().regex(/^[0-9a-f-]{36} \d\.\d{2}$/, 'Choose a string and its thickness.'),
       kind: z.enum(STOCK_KINDS),
-      count: reading((text) => {
+      count: typed((text) => {
         const count = parseCount(text);
         if (!count.ok) return count;
         return count.value < 1 || count.value > MOST_AT_ONCE ? failure('shelf.count') : count;
       }),
-      length: reading(someLength(500)),
-      price: reading(parseMoney(currency)),
+      length: typed(someLength(500)),
+      price: typed(parseMoney(currency)),
       supplier: lineText('the supplier'),
       place: lineText('the place'),
     })
@@ -58,4 +58,4 @@ export const NOTHING_BOUGHT: BoughtEntry = {
 };
 
 /** What is left of a length, as it was counted or measured; nothing at all is a figure too. */
-export const countedSchema = z.object({ left: reading(someLength(0)) });
+export const countedSchema = z.object({ left: typed(someLength(0)) });

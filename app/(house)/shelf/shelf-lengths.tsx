@@ -18,6 +18,7 @@ interface LengthLine {
 }
 
 interface ShelfLengthsProps {
+  readonly empty: string;
   readonly lines: readonly LengthLine[];
   /** Both take an identity that is made once, so that a second press of the same does nothing twice; left out where nothing may be changed. */
   readonly count?: (id: string, newId: string, typed: string) => Promise<string | void>;
@@ -25,10 +26,10 @@ interface ShelfLengthsProps {
 }
 
 /** What lies on the shelf, each to be counted or thrown away. */
-export const ShelfLengths = ({ lines, count, throwAway }: ShelfLengthsProps) => (
+export const ShelfLengths = ({ empty, lines, count, throwAway }: ShelfLengthsProps) => (
   <Table
     head={['String', 'What', 'Left (m)', 'Where', 'Bought', '']}
-    empty="Nothing lies on the shelf yet. What is put on it is cut from by itself at hand-over."
+    empty={empty}
     rows={lines.map((line) => ({
       key: line.id,
       cells: [

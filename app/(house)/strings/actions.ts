@@ -1,7 +1,7 @@
 'use server';
 
 import { action, entryOf, rowId, rowVersion, wayOn } from '@/app/action';
-import { answerTo, misread, refused, said } from '@/app/answers';
+import { answerTo, answerToAdded, misread, refused, said } from '@/app/answers';
 import { stringEntrySchema, type StringEntry } from '@/core/strings/string-facts';
 
 const entry = entryOf<StringEntry>();
@@ -14,7 +14,7 @@ export const addString = action(
     const read = stringEntrySchema(workshop.currency).safeParse(typed);
     if (!read.success) return misread(read.error);
     await strings.add(read.data, newId);
-    return { ok: true, go };
+    return answerToAdded(await strings.get(newId), read.data, go);
   },
 );
 

@@ -1,17 +1,20 @@
 import { openFor } from '@/app/identity/at-work';
 import type { Metadata } from 'next';
 import { Link } from '@/ui/link';
-import { searchText } from '@/app/search-text';
-import { may } from '@/core/house/policy';
+import { pageNumber, searchText } from '@/app/search-text';
+import { pageOf } from '@/db/a-page';
+import { may } from '@/core/house/role-rights';
 import { formatMoney } from '@/core/measure/money';
 import { formatStringLength } from '@/core/measure/units';
-import { ListPage, RowLink, Table } from '@/ui/list-page';
+import { ListPage, Pages, RowLink, Table } from '@/ui/list-page';
 
 export const metadata: Metadata = { title: 'Strings' };
 
 export default async function StringsPage({ searchParams }: PageProps<'/strings'>) {
-  const find = searchText(await searchParams);
+  const asked = await searchParams;
+  const find = searchText(asked);
   const { workshop, strings, role } = await openFor('see strings');
+  const { rows, more, page } = pageOf(await strings.find(find), pageNumber(asked));
   const mayChange = may(role, 'change strings');
   return (
     <ListPage
@@ -38,7 +41,7 @@ export default async function StringsPage({ searchParams }: PageProps<'/strings'
         empty={
           find ? `No string has “${find}” in its name.` : 'No strings yet. Add those on your shelf.'
         }
-        rows={(await strings.find(find)).map((string) => ({
+        rows={rows.map((string) => ({
           key: string.id,
           cells: [
             <RowLink key="link" href={`/strings/${string.id}`}>
@@ -57,6 +60,7 @@ export default async function StringsPage({ searchParams }: PageProps<'/strings'
           ],
         }))}
       />
+      <Pages path="/strings" find={find} page={page} more={more} />
     </ListPage>
   );
 }

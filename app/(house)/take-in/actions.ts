@@ -4,16 +4,18 @@ import { action, entryOf, rowId, rowVersion, ticketNumber } from '@/app/action';
 import { answerTo, misread, refused, Undone, wholly } from '@/app/answers';
 import type { z } from 'zod';
 import { searchIn } from '@/app/search-text';
-import { may, type Role } from '@/core/house/policy';
+import { may, type Role } from '@/core/house/role-rights';
 import { wallTime } from '@/core/measure/promised-time';
-import { cutOf } from '@/db/tickets';
+import { listed } from '@/core/terms/listed';
+import { countWords } from '@/core/terms/count-words';
+import { cutOf, type Ticket } from '@/db/tickets';
 import type { KnownRacket } from '@/db/rackets';
 import type { Records } from '@/db/workshop';
 import type { Pick } from '@/ui/form/picker';
 import type { FormAnswer } from '@/ui/form/result';
 import { knownOf, type KnownFact } from './known';
 import { newClient } from './new-client';
-import { askedEntrySchema, takeInSchema, type AskedEntry, type TakeInEntry } from './take-in-entry';
+import { askedSchema, takeInSchema, type AskedEntry, type TakeInEntry } from './take-in-entry';
 
 const MOST_FOUND = 8;
 
@@ -149,6 +151,25 @@ const onFrom = (role: Role, number: number): string =>
 /** First it is looked at. */
 const toInspect = (number: number): string => `/tickets/${number}/inspect`;
 
+/** What a form that was sent before has made, if that is what it says now; a press belongs to what it was pressed on. */
+function sentBefore(
+  made: readonly Ticket[],
+  taken: TakeIn,
+  lines: ReturnType<typeof linesOf>,
+): FormAnswer {
+  const numbers = made.map(({ number }) => number);
+  const isSame =
+    made.length === lines.length &&
+    made.every(({ requestKey, wish, condition }) => {
+      const i = lines.findIndex((line) => line.requestKey === requestKey);
+      return wish === lines[i]?.wish && condition === (i === 0 ? taken.condition : '');
+    });
+  if (isSame) return { ok: true, go: toInspect(numbers[0] ?? 0) };
+  return refused(
+    `The press before took ${countWords(made.length, 'racket')} in: ${listed(numbers.map((number) => `ticket ${number}`))}, “${made[0]?.wish || 'no wish'}”. What you changed since is not kept: open the ticket on Today and change it there.`,
+  );
+}
+
 /** Client, rackets and their tickets, all of them or none. */
 export const takeIn = action(
   'take in',
@@ -161,8 +182,8 @@ export const takeIn = action(
     const taken = read.data;
     const lines = linesOf(taken);
     const keys = lines.map(({ requestKey }) => requestKey);
-    const [made] = await tickets.byRequest(keys);
-    if (made) return { ok: true, go: toInspect(made.number) };
+    const made = await tickets.byRequest(keys);
+    if (made[0]) return sentBefore(made, taken, lines);
     try {
       return await wholly(() =>
         together(async (records) => {
@@ -204,8 +225,8 @@ export const takeIn = action(
       );
     } catch (error) {
       // The same form, sent twice at once: the second loses the race for the key and finds the first.
-      const [first] = await tickets.byRequest(keys);
-      if (first) return { ok: true, go: toInspect(first.number) };
+      const first = await tickets.byRequest(keys);
+      if (first[0]) return sentBefore(first, taken, lines);
       throw error;
     }
   },
@@ -219,7 +240,9 @@ export const changeAsked = action(
   async ({ workshop, tickets, role }, number, version, entry) => {
     const ticket = await tickets.get(number);
     if (!ticket) return refused('This ticket is not there any more.');
-    const read = askedEntrySchema(wallTime(new Date(), workshop.timeZone)).safeParse(entry);
+    const read = askedSchema(wallTime(new Date(), workshop.timeZone), ticket.promised).safeParse(
+      entry,
+    );
     if (!read.success) return misread(read.error);
     return answerTo(
       await tickets.change(number, version, read.data),

@@ -8,29 +8,41 @@ import { FormFoot } from '@/ui/form/form-foot';
 import { KeptForm } from '@/ui/form/kept-form';
 import type { FormAnswer } from '@/ui/form/result';
 import { useKeptForm } from '@/ui/form/use-kept-form';
-import { askedEntrySchema, type AskedEntry } from './take-in-entry';
+import { askedSchema, promiseEntry, type AskedEntry } from './take-in-entry';
 import { promiseHint } from './take-in-form';
 
 interface AskedFormProps {
   readonly name: string;
   /** Of what it edits; left out where nothing is there yet. */
   readonly version?: number | undefined;
-  readonly initial: AskedEntry;
+  /** What its client was promised. */
+  readonly given: WallTime;
+  readonly initial: Omit<AskedEntry, 'promised'>;
   readonly save: (entry: AskedEntry) => Promise<FormAnswer>;
   readonly now: WallTime;
 }
 
 /** What was agreed at the counter, to be corrected. */
-export function AskedForm({ name, version, initial, save, now }: AskedFormProps) {
-  const schema = useMemo(() => askedEntrySchema(now), [now]);
-  const form = useKeptForm<AskedEntry>({ name, version, schema, initial, save });
+export function AskedForm({ name, version, given, initial, save, now }: AskedFormProps) {
+  const schema = useMemo(() => askedSchema(now, given), [now, given]);
+  const form = useKeptForm<AskedEntry>({
+    name,
+    version,
+    schema,
+    initial: { promised: promiseEntry(given), ...initial },
+    save,
+  });
   const promised = useWatch({ control: form.control, name: 'promised' });
   return (
     <KeptForm form={form} className="grid max-w-3xl grid-cols-2 gap-x-6 gap-y-5">
       <TextField
         label="Promised"
         className="col-span-2 sm:col-span-1"
-        hint={promiseHint(promised, now)}
+        hint={
+          given < now && promised === promiseEntry(given)
+            ? 'It has passed, and stays as it is until a new one is given.'
+            : promiseHint(promised, now)
+        }
         {...form.field('promised')}
       />
       <TextField

@@ -1,12 +1,13 @@
 /** What is known of a racket as soon as it stands at the counter. */
+import { strungWords } from '@/core/record/as-strung';
+import { earlierStrings, earlierTension } from '@/app/earlier-words';
+import { countWords } from '@/core/terms/count-words';
 import { houseAgeing } from '@/app/house-ageing';
 import { courtLine } from '@/core/ageing/court';
 import { bedToday, lossWords } from '@/core/ageing/bed-today';
 import { dayAt, formatDay } from '@/core/measure/promised-time';
-import { formatTicket } from '@/core/measure/units';
 import { formatGauge } from '@/core/measure/gauge';
-import { isOneString } from '@/core/strings/job-string';
-import type { BroughtJob } from '@/db/brought';
+import { isHybrid } from '@/core/strings/job-string';
 import { formatSums } from '@/core/measure/money';
 import type { OpenWorkshop } from '@/db/workshop';
 
@@ -19,17 +20,7 @@ export interface KnownFact {
 }
 
 const ageWords = (days: number): string =>
-  days < 60 ? `${days} days` : `${Math.round(days / 30.4)} months`;
-
-const earlierWords = ({ mainN, crossN, tensionUnit, mains, crosses }: BroughtJob): string =>
-  [
-    mainN !== null && crossN !== null && tensionUnit
-      ? formatTicket({ mainN, crossN, unit: tensionUnit })
-      : '',
-    mains === crosses ? mains : `${mains} / ${crosses}`,
-  ]
-    .filter(Boolean)
-    .join(' · ');
+  days < 60 ? countWords(days, 'day') : `${Math.round(days / 30.4)} months`;
 
 /** The last job on a racket with the age of its strings, remarks, and what is open with its owner. */
 export async function knownOf(
@@ -55,13 +46,11 @@ export async function knownOf(
       playsAWeek: client?.talk?.playsAWeek ?? null,
       heat: racket.heat,
     });
-    const strings = isOneString(setup.mains, setup.crosses)
-      ? [setup.mains]
-      : [setup.mains, setup.crosses];
+    const strings = isHybrid(setup) ? [setup.mains, setup.crosses] : [setup.mains];
     facts.push(
       {
         name: 'Last job',
-        value: formatTicket(setup),
+        value: strungWords(last.record),
         note: `job ${last.number}, ${formatDay(strung)}`,
         href: `/jobs/${last.number}`,
       },
@@ -85,7 +74,7 @@ export async function knownOf(
       before
         ? {
             name: 'Last job',
-            value: earlierWords(before),
+            value: [earlierTension(before), earlierStrings(before)].filter(Boolean).join(' · '),
             note: `before this record, ${formatDay(before.day)}`,
             href: `/jobs/earlier/${before.id}`,
           }

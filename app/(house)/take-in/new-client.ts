@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { Undone } from '@/app/answers';
-import { sameName } from '@/core/measure/reading';
+import { sameName } from '@/core/measure/typed';
 import type { Records } from '@/db/workshop';
 
 /** As many near names are looked through. */

@@ -3,7 +3,7 @@ import { randomUUID } from 'node:crypto';
 import type { Metadata } from 'next';
 import { z } from 'zod';
 import { wallTime } from '@/core/measure/promised-time';
-import { formatTicket } from '@/core/measure/units';
+import { strungWords } from '@/core/record/as-strung';
 import type { OpenWorkshop } from '@/db/workshop';
 import { TakeInForm } from '@/app/(house)/when-used';
 import type { TakeInEntry } from './take-in-entry';
@@ -30,7 +30,7 @@ async function startFrom(
       racketId: known.id,
       ...(before?.record && {
         again: String(before.number),
-        wish: `The same again as ticket ${before.number}: ${formatTicket(before.record.setup)}`,
+        wish: `The same again as ticket ${before.number}: ${strungWords(before.record)}`,
       }),
     };
   const clientId = idIn(client);

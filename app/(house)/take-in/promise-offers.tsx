@@ -51,6 +51,11 @@ export function PromiseOffers({
   const [sentence] = broken.to === `${key} ${promised}` ? broken.found : [];
   return (
     <div className="col-span-2 flex flex-col gap-2">
+      {times?.none && (
+        <p role="status" className="text-warn">
+          {times.none}
+        </p>
+      )}
       {times && (times.safe ?? times.tight ?? times.free) && (
         <p className="flex flex-wrap items-baseline gap-x-5 gap-y-1">
           <span className="label">Can be promised:</span>

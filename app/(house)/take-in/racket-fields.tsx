@@ -4,7 +4,7 @@ import { Link } from '@/ui/link';
 import { Choice } from '@/ui/form/choice';
 import { TextField } from '@/ui/form/field';
 import { Picker } from '@/ui/form/picker';
-import { offered, useAnswer } from '@/ui/form/use-found';
+import { isSettled, offered, useAnswer } from '@/ui/form/use-found';
 import { findFrames, type FoundRacket } from './actions';
 
 /** Which racket: one that is known, or a new one by its frame and mark. */
@@ -30,7 +30,7 @@ export function RacketFields({ workshopId, known, value, onChange, problems }: R
   const { racketId, frameId, frameLabel, mark } = value;
   const frames = useAnswer(() => findFrames(workshopId, frameLabel), frameLabel, 120);
   // What is in the library is not offered as new before the library has answered.
-  const waits = frames.to !== frameLabel && !frames.lost;
+  const waits = !isSettled(frames, frameLabel);
   const openNumber = known.find(({ id }) => id === racketId)?.openNumber;
   return (
     <>
@@ -69,6 +69,7 @@ export function RacketFields({ workshopId, known, value, onChange, problems }: R
             label="Frame"
             className="col-span-2 sm:col-span-1"
             options={offered(frames, frameLabel)}
+            settled={!waits}
             text={frameLabel}
             onText={(text) => onChange({ frameLabel: text, frameId: '' })}
             onPick={({ id, text }) => onChange({ frameId: id, frameLabel: text })}

@@ -1,19 +1,26 @@
 import { z } from 'zod';
 import { parsePromise, type WallTime } from '@/core/measure/promised-time';
-import { lineText, noteText, reading, textIn } from '@/core/measure/reading';
+import { lineText, noteText, typed, textIn } from '@/core/measure/typed';
+import { success } from '@/core/terms/result';
 
 const idOrNone = z.union([z.uuid(), z.literal('')]);
 
-/** What stays editable after the racket has come in. */
-const askedSchema = (now: WallTime) =>
+/** What stays editable after the racket has come in. A promise that was given stands, also once it has passed. */
+export const askedSchema = (now: WallTime, given?: WallTime) =>
   z.object({
-    promised: reading((text) => parsePromise(text, now)),
+    promised: typed((text) =>
+      given !== undefined && text.trim() === promiseEntry(given)
+        ? success(given)
+        : parsePromise(text, now),
+    ),
     wish: noteText,
     condition: noteText,
   });
 
-export const askedEntrySchema = askedSchema;
 export type AskedEntry = z.input<ReturnType<typeof askedSchema>>;
+
+/** A promise as its field shows it. */
+export const promiseEntry = (given: WallTime): string => given.replace('T', ' ');
 
 /** One more racket of the same visit. */
 const moreSchema = z.object({

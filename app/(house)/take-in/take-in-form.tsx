@@ -8,7 +8,7 @@ import { NoteField, TextField } from '@/ui/form/field';
 import { FormFoot } from '@/ui/form/form-foot';
 import { KeptForm } from '@/ui/form/kept-form';
 import { Picker } from '@/ui/form/picker';
-import { offered, useAnswer, useFound } from '@/ui/form/use-found';
+import { isSettled, offered, useAnswer, useFound } from '@/ui/form/use-found';
 import { useKeptForm } from '@/ui/form/use-kept-form';
 import { findClients, racketsOfClient, takeIn } from './actions';
 import { KnownPanel } from './known-panel';
@@ -61,7 +61,7 @@ export function TakeInForm({ name, workshopId, initial, now }: TakeInFormProps) 
   const answer = useAnswer(() => findClients(workshopId, clientName), clientName, 120);
   const clients = offered(answer, clientName);
   // Nobody is offered as new before it is known who is here.
-  const waits = answer.to !== clientName && !answer.lost;
+  const waits = !isSettled(answer, clientName);
   const asked = useFound(
     async () => (clientId ? racketsOfClient(workshopId, clientId) : []),
     clientId,
@@ -77,6 +77,7 @@ export function TakeInForm({ name, workshopId, initial, now }: TakeInFormProps) 
           label="Client"
           className="col-span-2 sm:col-span-1"
           options={clients}
+          settled={!waits}
           text={clientName}
           onText={(text) => set({ clientName: text, clientId: '', newClient: false, racketId: '' })}
           onPick={({ id, text }) =>

@@ -4,8 +4,8 @@ import { cutAssumptionsSchema } from '@/core/cut/lengths';
 import { moneyFigure, parseMoney } from '@/core/measure/money';
 import { parseLength } from '@/core/measure/parsing';
 import { methodPreferenceSchema } from '@/core/cut/methods';
-import { nameText, optionalReading, reading, textIn } from '@/core/measure/reading';
-import { roundTo } from '@/core/measure/units';
+import { nameText, optionalTyped, typed, textIn } from '@/core/measure/typed';
+import { centimetreFigure } from '@/core/measure/units';
 import type { WorkshopFacts } from '@/db/workshop';
 
 export const timeZone = textIn.refine(
@@ -27,7 +27,7 @@ export const currency = textIn
   });
 
 /** Lengths at the machine, typed in centimetres. */
-const machineLength = reading((text) => parseLength(text, 'cm'));
+const machineLength = typed((text) => parseLength(text, 'cm'));
 
 const LIMITS = {
   gripperMm: 'The gripper is 10 to 90 cm from the frame: 36 on most machines.',
@@ -50,7 +50,7 @@ export const workshopSchema = z
     knotMm: machineLength,
     tailMm: machineLength,
     marginMm: machineLength,
-    armSpanMm: optionalReading((text) => parseLength(text, 'cm')),
+    armSpanMm: optionalTyped((text) => parseLength(text, 'cm')),
     methodPreference: methodPreferenceSchema,
     hand: handSchema,
   })
@@ -68,8 +68,6 @@ export const workshopSchema = z
 
 export type WorkshopEntry = z.input<typeof workshopSchema>;
 
-const centimetres = (mm: number): string => String(roundTo(mm / 10, 0.01));
-
 export const workshopEntryOf = ({
   labourMinor,
   cutAssumptions,
@@ -81,11 +79,11 @@ export const workshopEntryOf = ({
   currency: rest.currency,
   timeZone: rest.timeZone,
   labour: moneyFigure(labourMinor, rest.currency),
-  gripperMm: centimetres(cutAssumptions.gripperMm),
-  knotMm: centimetres(cutAssumptions.knotMm),
-  tailMm: centimetres(cutAssumptions.tailMm),
-  marginMm: centimetres(cutAssumptions.marginMm),
-  armSpanMm: cutAssumptions.armSpanMm === null ? '' : centimetres(cutAssumptions.armSpanMm),
+  gripperMm: centimetreFigure(cutAssumptions.gripperMm),
+  knotMm: centimetreFigure(cutAssumptions.knotMm),
+  tailMm: centimetreFigure(cutAssumptions.tailMm),
+  marginMm: centimetreFigure(cutAssumptions.marginMm),
+  armSpanMm: cutAssumptions.armSpanMm === null ? '' : centimetreFigure(cutAssumptions.armSpanMm),
   methodPreference: rest.methodPreference,
   hand: rest.hand,
 });

@@ -1,5 +1,6 @@
 'use client';
 
+import { useWatch } from 'react-hook-form';
 import { say } from '@/ui/say';
 import { handSchema } from '@/core/bench/times';
 import { METHOD_PREFERENCES } from '@/core/cut/methods';
@@ -28,6 +29,7 @@ export function WorkshopForm({ name, version, initial, save }: WorkshopFormProps
     save,
     saved: () => say('The workshop is saved.'),
   });
+  const currency = useWatch({ control: form.control, name: 'currency' });
   return (
     <KeptForm form={form} className="grid max-w-2xl grid-cols-2 gap-5">
       <TextField label="Name" className="col-span-2" {...form.field('name')} />
@@ -49,7 +51,15 @@ export function WorkshopForm({ name, version, initial, save }: WorkshopFormProps
           { value: 'imperial', text: 'ft and in' },
         ]}
       />
-      <TextField label="Currency" {...form.field('currency')} />
+      <TextField
+        label="Currency"
+        hint={
+          currency.trim().toUpperCase() === initial.currency
+            ? undefined
+            : 'What strings, work and events cost keeps its figure: look it over. What was billed stays as it was.'
+        }
+        {...form.field('currency')}
+      />
       <TextField label="Labour for one racket" {...form.field('labour')} />
       <TextField
         label="Clock"

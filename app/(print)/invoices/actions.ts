@@ -1,7 +1,7 @@
 'use server';
 
 import { z } from 'zod';
-import { action, rowId, ticketNumber } from '@/app/action';
+import { action, entryOf, rowId, ticketNumber } from '@/app/action';
 import { misread, refused, Undone, wholly } from '@/app/answers';
 import { dayAt } from '@/core/measure/promised-time';
 import { areBilledAlike, invoiceFor, type BilledJob } from '@/core/papers/invoice';
@@ -9,14 +9,20 @@ import type { JobPrice } from '@/core/counter/price';
 import type { ListedTicket } from '@/db/tickets';
 import type { NotIssued } from '@/db/invoices';
 import type { FormAnswer } from '@/ui/form/result';
-import { creditSchema } from './invoice-entry';
+import { creditSchema, type CreditEntry } from './invoice-entry';
 
 const NOT_ISSUED: Readonly<Record<NotIssued['why'], (not: NotIssued) => string>> = {
   'on an invoice': (not) =>
     not.why === 'on an invoice'
       ? `Job ${not.job} stands on invoice ${not.invoice} already. Nothing was issued.`
       : '',
+  'another by this press': (not) =>
+    not.why === 'another by this press'
+      ? `The press before issued number ${not.invoice}, over something else. Look at that one, reload, and press again if this is wanted too. Nothing was issued.`
+      : '',
   'taken back': () => 'This invoice was taken back already. Nothing was issued.',
+  'more than is left': () =>
+    'That is more than what of this invoice was not taken back yet. Nothing was issued.',
   'no invoice': () => 'There is no such invoice. Nothing was issued.',
 };
 
@@ -87,16 +93,18 @@ export const issueInvoice = action(
 
 /** Takes an invoice back by a credit note of its own number. */
 export const creditInvoice = action(
-  'issue invoices',
+  'give money back',
   refused,
-  [rowId, ticketNumber, z.object({ why: z.string() })],
-  async ({ together, workshop, person }, id, number, typed): Promise<FormAnswer> => {
-    const read = creditSchema.safeParse(typed);
+  [rowId, ticketNumber, entryOf<CreditEntry>()],
+  async ({ together, invoices: issuedOnes, workshop, person }, id, number, typed) => {
+    const of = await issuedOnes.byNumber(number);
+    const read = creditSchema(of?.paper.currency ?? workshop.currency).safeParse(typed);
     if (!read.success) return misread(read.error);
     const day = dayAt(new Date(), workshop.timeZone);
     return wholly(() =>
       together(async ({ invoices }) => {
-        const issued = await invoices.credit(id, person.id, number, day, read.data.why);
+        const { why, amount } = read.data;
+        const issued = await invoices.credit(id, person.id, number, day, why, amount ?? undefined);
         if ('why' in issued) throw new Undone(refused(NOT_ISSUED[issued.why](issued)));
         return { ok: true, go: `/invoices/${issued.number}` };
       }),

@@ -3,7 +3,7 @@ import { openFor } from '@/app/identity/at-work';
 import { routeNumber } from '@/app/route-id';
 import { formatMoney } from '@/core/measure/money';
 import { formatDayIn } from '@/core/measure/promised-time';
-import { payWords } from '@/core/papers/payment';
+import { paidMinor, payWords, type PaymentKind } from '@/core/papers/payment';
 
 /** An invoice of an address, with the jobs on it and what is paid of them. */
 export async function invoiceAt(params: Promise<{ readonly number: string }>) {
@@ -13,21 +13,26 @@ export async function invoiceAt(params: Promise<{ readonly number: string }>) {
   if (!issued) notFound();
   const jobs = await invoices.jobsOn(issued.id);
   const paid = (await Promise.all(jobs.map(({ ticketId }) => payments.ofTicket(ticketId)))).flat();
-  const paidMinor = paid.reduce((sum, { amountMinor }) => sum + amountMinor, 0);
+  const paidSoFar = paidMinor(paid);
   const { currency, locale } = issued.paper;
   const money = (minor: number) => formatMoney(minor, currency, locale);
-  const list = paid
-    .map(
-      ({ amountMinor, way, day }) =>
-        `${money(amountMinor)} by ${way} on ${formatDayIn(day, locale)}`,
-    )
-    .join(', ');
-  const state = payWords(issued.totalMinor, paidMinor, currency, locale);
+  const listed = (of: PaymentKind) =>
+    paid
+      .filter(({ kind }) => kind === of)
+      .map(
+        ({ amountMinor, way, day }) =>
+          `${money(Math.abs(amountMinor))} by ${way} on ${formatDayIn(day, locale)}`,
+      )
+      .join(', ');
+  const list = listed('paid');
+  const givenBack = listed('given back');
+  const state = payWords(issued.totalMinor - issued.creditedMinor, paidSoFar, currency, locale);
   const words =
     issued.kind === 'credit note'
-      ? ''
+      ? // What was credited is not given back by that alone.
+        givenBack && `Given back: ${givenBack}.`
       : issued.takenBackBy !== null
         ? `Taken back by credit note ${issued.takenBackBy}.`
         : `${state.charAt(0).toUpperCase()}${state.slice(1)}${list ? `: ${list}` : ''}.`;
-  return { open, issued, jobs, paidMinor, words };
+  return { open, issued, jobs, paidMinor: paidSoFar, words };
 }

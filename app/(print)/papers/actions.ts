@@ -2,6 +2,7 @@
 
 import { z } from 'zod';
 import { action, ticketNumber } from '@/app/action';
+import { inTheQueue } from '@/app/in-the-queue';
 import { paperPdf } from '@/formats/papers/pdf';
 import { sendToPrinter } from './label-printer';
 import { paperOf } from './paper-of';
@@ -14,6 +15,6 @@ export const printLabel = action(
   async (_, number, kind): Promise<string> => {
     const { paper } = await paperOf(Promise.resolve({ number: String(number), paper: kind }));
     if (!paper) return 'This ticket is not far enough for this paper.';
-    return sendToPrinter(await paperPdf(paper));
+    return sendToPrinter(await inTheQueue('made', () => paperPdf(paper)));
   },
 );

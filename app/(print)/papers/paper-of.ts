@@ -1,3 +1,4 @@
+import { strungParts } from '@/core/record/as-strung';
 import { notFound } from 'next/navigation';
 import { openFor, type OpenHouse } from '@/app/identity/at-work';
 import { clientPage, ourAddress } from '@/app/our-address';
@@ -10,85 +11,124 @@ import { formatTicket, type TensionUnit } from '@/core/measure/units';
 import { houseAgeing } from '@/app/house-ageing';
 import { bedToday } from '@/core/ageing/bed-today';
 import { COME_BACK_LETTER } from '@/core/ageing/comes-back';
-import { letterOf } from '@/core/papers/letter';
-import { PAPER_KINDS, type Paper, type PaperFact, type PaperKind } from '@/core/papers/paper';
+import { letterAsStrung, letterOf } from '@/core/papers/letter';
+import {
+  isPaperKind,
+  type Paper,
+  type PaperFact,
+  type PaperHead,
+  type PaperKind,
+  type PaperOf,
+} from '@/core/papers/paper';
 import { slipOf } from '@/core/papers/slip';
 import type { ListedTicket } from '@/db/tickets';
 
 const fact = (name: string, value: string): readonly PaperFact[] =>
   value === '' ? [] : [{ name, value }];
 
-/** What a ticket has for each paper; undefined where it is not that far. */
-function contentOf(
-  kind: PaperKind,
-  ticket: ListedTicket,
-  unit: TensionUnit,
-  { workshop }: OpenHouse,
-): Record<string, unknown> | undefined {
-  const now = wallTime(new Date(), workshop.timeZone);
-  const { record, closedAt, wish, extra, inspection } = ticket;
-  const closedDay = closedAt && dayAt(closedAt, workshop.timeZone);
-  const promised = formatWall(ticket.promised, now);
-  const money = (minor: number) => formatMoney(minor, workshop.currency, workshop.locale);
-  if (kind === 'stub') {
+/** What a paper is made of. */
+interface Told {
+  /** What stands on each. */
+  readonly head: PaperHead;
+  readonly ticket: ListedTicket;
+  readonly unit: TensionUnit;
+  readonly workshop: OpenHouse['workshop'];
+  /** Its tag and its event, in words; empty where it is of none. */
+  readonly bag: string;
+}
+
+/** A ticket that is closed, and what its slip says. */
+function closedOf({ ticket: { record, closedAt, number }, unit, workshop }: Told) {
+  if (!record || !closedAt) return undefined;
+  const day = dayAt(closedAt, workshop.timeZone);
+  const known = houseAgeing(workshop);
+  const slip = slipOf({ workshop: workshop.name, number, day, unit, record, known });
+  return { record, day, known, slip };
+}
+
+// A paper is read on another day: it has a date, never *tomorrow*.
+const promisedOn = ({ ticket }: Told): string => formatWall(ticket.promised);
+
+/** Each paper as a ticket has it; undefined where it is not that far. */
+const MADE: { readonly [K in PaperKind]: (told: Told) => PaperOf<K> | undefined } = {
+  stub: (told) => {
+    const { head, ticket, workshop } = told;
+    const { wish, extra, inspection } = ticket;
     const work = extraWorkWords(extra);
+    const money = formatMoney(extraWorkMinor(extra), workshop.currency, workshop.locale);
     return {
-      promised,
+      ...head,
+      kind: 'stub',
+      promised: promisedOn(told),
       facts: [
         ...fact('You asked for', wish),
         ...fact('Seen with you', inspectionWords(inspection).join(', ')),
         ...fact(
           extra?.agreed ? 'Agreed besides' : 'Besides, not agreed yet',
-          work && `${work}: ${money(extraWorkMinor(extra))}`,
+          work && `${work}: ${money}`,
         ),
       ],
     };
-  }
-  if (kind === 'label') {
-    const { mainN, crossN } = ticket;
+  },
+  label: (told) => {
+    const { head, ticket, unit, workshop, bag } = told;
+    const { record, closedAt, mainN, crossN, wish } = ticket;
+    const strung = record
+      ? strungParts(record, unit)
+      : mainN && crossN
+        ? { ticket: { mainN, crossN, unit }, changed: '' }
+        : undefined;
+    const { mains, crosses } = record?.setup ?? {};
     return {
-      figure: mainN && crossN ? formatTicket({ mainN, crossN, unit }) : '',
-      facts: closedDay
+      ...head,
+      kind: 'label',
+      figure: strung ? formatTicket(strung.ticket) : '',
+      facts: closedAt
         ? [
-            ...fact('Strung', formatDay(closedDay)),
-            ...fact(
-              'String',
-              [...new Set([record?.setup.mains.name ?? '', record?.setup.crosses.name ?? ''])].join(
-                ' / ',
-              ),
-            ),
+            ...fact('Bag', bag),
+            ...fact('Strung', formatDay(dayAt(closedAt, workshop.timeZone))),
+            ...fact('Changed midway', strung?.changed ?? ''),
+            ...fact('String', [...new Set([mains?.name ?? '', crosses?.name ?? ''])].join(' / ')),
           ]
-        : [...fact('Promised', promised), ...fact('They ask for', wish)],
+        : [
+            ...fact('Bag', bag),
+            ...fact('Promised', promisedOn(told)),
+            ...fact('They ask for', wish),
+          ],
     };
-  }
-  if (kind === 'unstrung') {
-    if (!ticket.withdrawnAt && !isCracked(inspection)) return undefined;
+  },
+  unstrung: ({ head, ticket: { withdrawnAt, withdrawnWhy, inspection } }) =>
+    withdrawnAt || isCracked(inspection)
+      ? {
+          ...head,
+          kind: 'unstrung',
+          why: withdrawnWhy || 'The frame is cracked.',
+          seen: inspectionWords(inspection),
+        }
+      : undefined,
+  slip: (told) => {
+    const closed = closedOf(told);
+    return closed && { ...told.head, kind: 'slip', slip: closed.slip };
+  },
+  letter: (told) => {
+    const closed = closedOf(told);
+    if (!closed?.record.advice) return undefined;
+    const { record, day, known, slip } = closed;
+    const { due } = bedToday(record, day, day, known);
     return {
-      why: ticket.withdrawnWhy || 'The frame is cracked.',
-      seen: inspectionWords(inspection),
+      ...told.head,
+      kind: 'letter',
+      letter: letterAsStrung(letterOf(closed.record.advice), record),
+      facts: [
+        ...slip.strings.flatMap(({ where, string }) => fact(where, string)),
+        ...fact('Tension', `${slip.tension}, which is ${slip.converted}`),
+        ...fact('Strung', slip.by ? `${slip.strung} by ${slip.by}` : slip.strung),
+        ...fact('Due again', slip.due),
+      ],
+      back: `Come back by ${formatDay(due.day)}, ${COME_BACK_LETTER[due.by]}.`,
     };
-  }
-  if (!record || !closedDay) return undefined;
-  const { number } = ticket;
-  const known = houseAgeing(workshop);
-  const slip = slipOf({ workshop: workshop.name, number, day: closedDay, unit, record, known });
-  if (kind === 'slip') return { slip };
-  if (!record.advice) return undefined;
-  const { due } = bedToday(record, closedDay, closedDay, known);
-  return {
-    letter: letterOf(record.advice),
-    facts: [
-      ...slip.strings.flatMap(({ where, string }) => fact(where, string)),
-      ...fact('Tension', `${slip.tension}, which is ${slip.converted}`),
-      ...fact('Strung', slip.by ? `${slip.strung} by ${slip.by}` : slip.strung),
-      ...fact('Due again', slip.due),
-    ],
-    back: `Come back by ${formatDay(due.day)}, ${COME_BACK_LETTER[due.by]}.`,
-  };
-}
-
-const isKind = (text: string): text is PaperKind =>
-  (PAPER_KINDS as readonly string[]).includes(text);
+  },
+};
 
 /** What an address of a paper comes to; nothing where the ticket is not that far. */
 export async function paperOf(
@@ -101,30 +141,30 @@ export async function paperOf(
   const open = await openFor('print papers');
   const { number: typed, paper: kind } = await params;
   const number = routeNumber(typed);
-  if (!isKind(kind)) notFound();
+  if (!isPaperKind(kind)) notFound();
   const { tickets, clients, clientLinks, workshop } = open;
   const ticket = await tickets.get(number);
   if (!ticket) notFound();
   const client = await clients.get(ticket.clientId);
   const unit = client?.tensionUnit ?? workshop.tensionUnit;
-  const content = contentOf(kind, ticket, unit, open);
-  if (!content) return { open, number, paper: undefined };
-  const token = await clientLinks.ensure(ticket.racketId);
+  const at = kind === 'label' ? await open.events.ofTicket(ticket.id) : undefined;
+  const bag = at ? `tag ${at.tag}, ${at.event.name}` : '';
   const day = ticket.closedAt ?? new Date();
-  return {
-    open,
+  const head: PaperHead = {
+    workshop: workshop.name,
+    address: workshop.address,
     number,
-    paper: {
-      kind,
-      workshop: workshop.name,
-      address: workshop.address,
-      number,
-      client: ticket.record?.client ?? ticket.clientName,
-      racket: `${ticket.record?.racket.frameName ?? ticket.frameName}${ticket.mark ? `, ${ticket.mark}` : ''}`,
-      day: formatDay(wallTime(day, workshop.timeZone)),
-      page: clientPage(await ourAddress(), token),
-      language: 'en',
-      ...content,
-    } as Paper,
+    client: ticket.record?.client ?? ticket.clientName,
+    racket: `${ticket.record?.racket.frameName ?? ticket.frameName}${ticket.mark ? `, ${ticket.mark}` : ''}`,
+    day: formatDay(wallTime(day, workshop.timeZone)),
+    page: '',
+    language: 'en',
   };
+  const paper = MADE[kind]({ head, ticket, unit, workshop, bag });
+  if (!paper) return { open, number, paper: undefined };
+  // The page of a racket that went to somebody else is theirs.
+  if (ticket.strungFor !== null) return { open, number, paper };
+  const token = await clientLinks.ensure(ticket.racketId);
+  const page = token === undefined ? '' : clientPage(await ourAddress(), token);
+  return { open, number, paper: { ...paper, page } };
 }

@@ -1,6 +1,6 @@
 /** The fourth pass: a hole is opened before a pull or a knot tightens a run over it. */
 import type { StringName } from '../../terms/string-name';
-import { coveredHoles, type Covered } from '../../path/covers';
+import { coveredHoles, type Covered } from '../../path/covered-holes';
 import { placeName } from '../../path/segments';
 import { message, type Message } from '../../terms/words/english';
 import type { BenchPlan, BenchStep } from '../plan';

@@ -115,7 +115,8 @@ export function movesOf(plan: BenchPlan, ends: Ends): readonly Move[] {
         'start',
         [message('step.start.crosses together', { top, next })],
         { hands: [...thread(top, next), { do: 'grip outside', string: top, way: -1 }] },
-        { ...ends.inAndOut(top, -1), why },
+        // As it is woven; its pull comes back the other way.
+        { ...ends.inAndOut(top, 1), why },
       );
       pull(next, 1, [], message('step.pull.through', { string: next, top }));
       return;
@@ -124,7 +125,7 @@ export function movesOf(plan: BenchPlan, ends: Ends): readonly Move[] {
       'start',
       [message('step.start.second cross first', { top, next })],
       { hands: [...thread(top, next), { do: 'grip outside', string: next, way: -1 }] },
-      { ...ends.inAndOut(next, -1), why },
+      { ...ends.inAndOut(next, 1), why },
     );
     pull(next, 1, [], message('step.pull', { string: next }));
     const alone = message('step.pull.alone', { string: top });

@@ -28,7 +28,7 @@ export const ADVICE_WORDS = {
     'The maker steps the outermost strings of this frame down; the figure here is that of the inner ones.',
   'rule.junior': 'Junior',
   'rule.junior.why':
-    'A softer bed helps the ball along and forgives: comfort and help from the bed. Monofilament is not for a growing arm.',
+    'Two kilograms down: a softer bed helps the ball along and forgives. Monofilament is not for a growing arm.',
   'rule.help from the bed': 'Beginner or older',
   'rule.help from the bed.why':
     'A softer bed helps the ball along and forgives: comfort and help from the bed.',
@@ -46,7 +46,8 @@ export const ADVICE_WORDS = {
   'rule.fast swing.why':
     'A fast swing brings its own power and can use the control of monofilament.',
   'rule.slow swing': 'Slow swing',
-  'rule.slow swing.why': 'A slow swing does not bend monofilament; it only feels hard.',
+  'rule.slow swing.why':
+    'A slow swing does not bend monofilament, it only feels hard; half a kilogram less helps the ball along.',
   'rule.spin style': 'Plays with spin',
   'rule.spin style.why':
     'Monofilament mains slide and snap back; a shape helps a spin technique, it does not make one.',
@@ -105,9 +106,13 @@ export const ADVICE_WORDS = {
   'rule.winter': 'Winter season',
   'rule.winter.why': 'Slightly lower than in summer, indoors and out.',
   'rule.it hurts': 'It hurts to play with',
-  'rule.it hurts.why': 'The family first, then thickness, then tension.',
+  'rule.it hurts.why': 'The family first, then thickness, then tension: half a kilogram down.',
   'rule.it hurts, and was soft': 'It hurts, and the string is soft already',
-  'rule.it hurts, and was soft.why': 'The string is soft already, so the tension goes: 1 kg down.',
+  'rule.it hurts, and was soft.why':
+    'The string is soft already, so the tension goes: half a kilogram more, 1 kg in all.',
+  'rule.strung above its advice': 'It was strung above its advice',
+  'rule.strung above its advice.why':
+    'It was strung firmer than advised, and this is what that does: what was added comes off first.',
   'rule.built-up grip': 'Bigger grip',
   'rule.built-up grip.why':
     'A bigger grip takes less squeeze and is kinder to an elbow; the string need not do all of it.',

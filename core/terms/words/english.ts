@@ -3,6 +3,7 @@
  * Sentences are ICU messages, so that plurals and choices are the translator's and not the code's.
  */
 import { IntlMessageFormat } from 'intl-messageformat';
+import { listed } from '../listed';
 import { ADVICE_WORDS } from './advice';
 import { BENCH_WORDS } from './bench';
 import { FRAME_WORDS } from './frame';
@@ -46,16 +47,6 @@ export const message = <K extends MessageKey>(
   key: K,
   ...[values]: ValuesOf<(typeof ENGLISH)[K]>
 ): Message => ({ key, values: values ?? {} });
-
-const lists = new Intl.ListFormat('en', { type: 'conjunction' });
-
-/**
- * Several things in a row.
- *
- * @example
- * listed(['clamp 1', 'clamp 2']) // 'clamp 1 and clamp 2'
- */
-export const listed = (words: readonly string[]): string => lists.format(words);
 
 const formats = new Map<MessageKey, IntlMessageFormat>();
 

@@ -119,6 +119,13 @@ export const HOUSE_WORDS = {
   'house.comeBack.monthly for monofilament': 'monofilament every month, or every two',
   'house.comeBack.monthly for monofilament.why':
     'Three or four times a week on court it is dead in a month, long before it breaks.',
+  'house.brokenString': 'A string that breaks at the bench',
+  'house.brokenString.the house pays': 'the house pays for the new length',
+  'house.brokenString.the house pays.why':
+    'It broke in the stringer’s hands; most often a sharp grommet or a pull that was too quick.',
+  'house.brokenString.the client pays': 'the client pays for the new length',
+  'house.brokenString.the client pays.why':
+    'An old grommet or a brought string breaks it, and the house has warned of both.',
   'suits.sport': 'its mounts hold no {sport} racket',
   'suits.mounts': 'a badminton hoop wants {least} points or more, and it has {mounts}',
   'suits.clamps': 'its clamps do not go through the job: {why}',

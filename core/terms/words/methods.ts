@@ -7,6 +7,8 @@ export const METHOD_SENTENCES = {
     'The mains finish at the head, so one piece cannot go on into crosses that start at the throat: use two pieces.',
   'method.crosses from the throat':
     'The crosses of this frame start at the throat: use two pieces, or one piece with crosses from the throat up.',
+  'method.no turn':
+    'On this frame the outermost main and the first cross share a hole, so one piece has no frame to turn around there: two pieces, or another method.',
   'method.nothing to go around':
     'The mains finish at the head already, where the crosses start: there is nothing to go around for.',
   'method.no outermost main':

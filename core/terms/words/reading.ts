@@ -17,7 +17,7 @@ export const READING_WORDS = {
   'story.crosses from the throat up.tell':
     'The cross strings went in from the handle side. That loads the upper corners of your frame while it is strung; this time is over, and next time we go the other way.',
   'story.never straightened.tell':
-    'The cross strings stand in a slight bow. It plays; it can only be a little softer than its figure.',
+    'The cross strings stand in a bow instead of straight. It plays, softer than its figure, the more so the larger the bow.',
   'story.straightened too late.tell':
     'A few strings move more easily than they should. It plays, softer than its figure says, and goes on softening.',
   'story.mains piece too short.tell':

@@ -14,6 +14,7 @@ export const REFUSAL_WORDS = {
   'length.inches': 'Inches run from 0 to 11 after the feet: 22\'6".',
   'length.unread': 'Write a length such as {examples}.',
   'row.no length': '“{typed}” is not a length: write millimetres in a row, 6 18 30.5.',
+  'row.too long': 'That is more than {most} lengths in a row: no end of a head has so many holes.',
   'row.falls': 'Lengths in a row grow: {typed} cannot follow {before}.',
   'holes.no number': '“{typed}” is not a hole number: write 7 9, or none.',
   'holes.no hole': '“{typed}” is not a hole: {how}.',
@@ -34,6 +35,7 @@ export const REFUSAL_WORDS = {
     'That is more than comes in at a time, 12 million letters: part the file between two of its lines.',
   'job.no bed': 'Its frame makes no bed any more: {why}',
   'sheet.too long': 'That is too long for a table: 12 million letters at most.',
+  'sheet.other file': 'This is no table but {what}.',
   'sheet.quote': 'A double quote is opened in it and not closed.',
   'sheet.no rows': 'There is no row below the names of the columns.',
   'shelf.length':
@@ -43,6 +45,7 @@ export const REFUSAL_WORDS = {
   'hours.reversed': '“{typed}” ends before it begins.',
   'hours.overlap': '“{typed}” begins before the one before it ends.',
   'hours.too many': 'That is more than a day or a year has parts.',
+  'hours.day twice': '{day} stands on two lines: write all its hours on one, 9-13 14:30-18.',
   'hours.no day':
     '“{typed}” does not begin with a day: write 2026-12-24 9-12, or 2026-12-25 closed.',
   'queue.no bench': 'No bench suits ticket {number}.',
@@ -73,6 +76,7 @@ export const REFUSAL_WORDS = {
   'load.no pulls': 'Nothing is pulled in this job: there is no load.',
   'parts.unread': '“{typed}” is no part: write 5 g at 680 tip, or 8 g 60-180 leather grip.',
   'parts.beyond': 'No racket is longer than {most} mm: count from the butt.',
+  'parts.name': 'Keep the name of a part under {most} letters.',
   'parts.mass': 'A part weighs up to 100 g; below 0 it is taken off.',
   'parts.too many': 'That is more than 20 parts: put those of one place together.',
   'orders.unread': '“{typed}” is no order: write 2 at 24/23, every morning.',
@@ -87,6 +91,7 @@ export const REFUSAL_WORDS = {
     'There is nothing to put in for {place} in braces here: this message has {places}.',
   'percent.unread': 'Write a percentage such as 20 or 5.5, from 0 to 100.',
   'count.unread': 'Write a whole number, as counted: 16.',
+  'widths.too many': 'Up to {most} widths are read: every centimetre is enough.',
   'widths.unread':
     '“{typed}” is not a reading: write distance below the tip, a colon, and the width there, 40:190 120:246.',
   'check.unread': 'Write one pull as it is read: {example}.',

@@ -1,23 +1,23 @@
 /** What was done at benches of this browser and waits for the server, in the browser's store. */
 import { z } from 'zod';
-import { benchEventSchema, type BenchEvent } from '@/core/bench/log';
-import type { SetAside } from './events/sent';
+import { loggedDeedSchema, type LoggedDeed } from '@/core/bench/log';
+import type { SetAside } from './deeds/sent';
 
-/** An event that the server does not keep: what it was, in words, and why it is not kept. */
+/** A deed that the server does not keep: what it was, in words, and why it is not kept. */
 const asideSchema = z.object({ what: z.string(), why: z.string() });
-export type AsideEvent = z.infer<typeof asideSchema>;
+export type AsideDeed = z.infer<typeof asideSchema>;
 
 export interface Backlog {
   /** With whose hands it was: hands may change before it is sent. */
-  readonly add: (event: BenchEvent, by: string) => void;
+  readonly add: (logged: LoggedDeed, by: string) => void;
   /** Those that can be read, in the order of their time. */
-  readonly sound: () => readonly BenchEvent[];
+  readonly sound: () => readonly LoggedDeed[];
   /** The next ones to send, readable or not; `answered` takes them away, and keeps apart what is set aside. */
   readonly next: (most: number) => {
-    readonly events: readonly unknown[];
+    readonly deeds: readonly unknown[];
     readonly answered: (setAside: readonly SetAside[]) => void;
   };
-  readonly aside: () => readonly AsideEvent[];
+  readonly aside: () => readonly AsideDeed[];
   readonly forgetAside: () => void;
 }
 
@@ -42,7 +42,7 @@ const timeOf = (value: unknown): string => {
 };
 
 function wordsFor(value: unknown): string {
-  const read = benchEventSchema.safeParse(value);
+  const read = loggedDeedSchema.safeParse(value);
   if (!read.success) return JSON.stringify(value).slice(0, 200);
   const { deed, done } = read.data;
   return deed.kind === 'note' ? `note: ${deed.text}` : `${deed.kind}, after ${done} steps`;
@@ -62,23 +62,23 @@ export function backlogOf(workshopId: string, number: number): Backlog {
       .toSorted((a, b) => timeOf(a).localeCompare(timeOf(b)));
 
   return {
-    add(event, by) {
-      const key = prefix + event.bench;
-      keep(localStorage, key, [...list(localStorage, key), { ...event, by }]);
+    add(logged, by) {
+      const key = prefix + logged.bench;
+      keep(localStorage, key, [...list(localStorage, key), { ...logged, by }]);
     },
     sound: () =>
       all().flatMap((value) => {
-        const read = benchEventSchema.safeParse(value);
+        const read = loggedDeedSchema.safeParse(value);
         return read.success ? [read.data] : [];
       }),
     next(most) {
-      const events = all().slice(0, most);
-      const texts = new Set(events.map((event) => JSON.stringify(event)));
+      const deeds = all().slice(0, most);
+      const texts = new Set(deeds.map((logged) => JSON.stringify(logged)));
       return {
-        events,
+        deeds,
         answered(setAside) {
           const odd = setAside.flatMap(({ at, why }) =>
-            at < events.length ? [{ what: wordsFor(events[at]), why }] : [],
+            at < deeds.length ? [{ what: wordsFor(deeds[at]), why }] : [],
           );
           // What is set aside is written down before it is taken away.
           if (odd.length > 0)
@@ -87,7 +87,7 @@ export function backlogOf(workshopId: string, number: number): Backlog {
             keep(
               localStorage,
               key,
-              list(localStorage, key).filter((event) => !texts.has(JSON.stringify(event))),
+              list(localStorage, key).filter((logged) => !texts.has(JSON.stringify(logged))),
             );
         },
       };

@@ -6,11 +6,15 @@ interface BenchKeysProps {
   readonly bench: ReturnType<typeof useBench>;
   readonly at: ReturnType<typeof useStep>;
   readonly closed: boolean;
+  /** Something is asked first, and nothing goes on before it is answered. */
+  readonly asks: boolean;
+  /** What comes next somewhere else: the last look while the mounts hold, the hand-over after the last step. */
+  readonly onwards: { readonly words: string; readonly go: () => void } | undefined;
 }
 
 /** What the keys do, as buttons for a finger, and where the steps are kept. */
-export function BenchKeys({ bench, at, closed }: BenchKeysProps) {
-  const blocked = !bench.ready || closed;
+export function BenchKeys({ bench, at, closed, asks, onwards }: BenchKeysProps) {
+  const blocked = !bench.ready || closed || asks;
   const { paused } = bench.log;
   return (
     <>
@@ -26,13 +30,19 @@ export function BenchKeys({ bench, at, closed }: BenchKeysProps) {
       <BenchButton disabled={blocked} onClick={() => at.setPanel('mishap')}>
         r record
       </BenchButton>
-      <BenchButton
-        main
-        disabled={blocked || at.step === undefined || (at.byHead && at.head.phase === 'pulling')}
-        onClick={at.goOn}
-      >
-        {goOnWords(paused || at.wayOut !== undefined, at.byHead ? at.head.phase : undefined)}
-      </BenchButton>
+      {onwards && !paused ? (
+        <BenchButton main disabled={!bench.ready} onClick={onwards.go}>
+          {onwards.words} (space)
+        </BenchButton>
+      ) : (
+        <BenchButton
+          main
+          disabled={blocked || (at.byHead && at.head.phase === 'pulling')}
+          onClick={at.goOn}
+        >
+          {goOnWords(paused || at.wayOut !== undefined, at.byHead ? at.head.phase : undefined)}
+        </BenchButton>
+      )}
       <p role="status" className="label w-44">
         {keptWords(bench, closed)}
       </p>

@@ -96,11 +96,8 @@ export function HeadPanel({
       )}
       {corrected && (
         <p>
-          {machine.name}: set{' '}
-          <span className="figure">
-            {tenth(setN)} {unit}
-          </span>
-          , as it pulls {roundTo(100 * machine.pulls, 0.1)} % of its figure by its last check.
+          {machine.name} pulls {roundTo(100 * machine.pulls, 0.1)} % of its figure by its last
+          check.
         </p>
       )}
       {first && machine.caution && <p className="text-warn">{machine.caution}</p>}

@@ -1,6 +1,6 @@
 import { openFor, thisDevice } from '@/app/identity/at-work';
 import { isOver } from '@/db/tickets';
-import { isWatched } from '@/core/house/policy';
+import { isWatched, may } from '@/core/house/role-rights';
 import { WhoWatches } from './who-watches';
 import type { Metadata } from 'next';
 import { Link } from '@/ui/link';
@@ -8,6 +8,7 @@ import { jobAt, openTicket } from '@/app/(house)/tickets/[number]/ticket';
 import { paceOf } from '@/core/bench/times';
 import { checkWords, pullsFor, MOST_OFF } from '@/core/house/calibration';
 import { BenchView } from '@/app/(bench)/when-used';
+import { setTensionBack } from './actions';
 import type { BenchHead } from './head-panel';
 
 export const metadata: Metadata = { title: 'Bench' };
@@ -36,8 +37,9 @@ export default async function BenchPage({ params }: PageProps<'/bench/[number]'>
       </main>
     );
   const { bench, machines, tickets } = house;
-  const [kept, past, checks] = await Promise.all([
-    bench.events(ticket.id),
+  const [kept, plans, past, checks] = await Promise.all([
+    bench.deeds(ticket.id),
+    bench.keptPlans(ticket.id),
     tickets.pastTimes(study.bed.spec.sport),
     machine ? machines.checks(machine.id) : [],
   ]);
@@ -61,13 +63,17 @@ export default async function BenchPage({ params }: PageProps<'/bench/[number]'>
       bed={study.bed}
       sequence={sequence.value}
       families={{ mains: setup.mains.string.family, crosses: setup.crosses.string.family }}
-      unit={setup.tension.unit}
+      tension={setup.tension}
+      plans={[...plans]}
+      setBack={setTensionBack.bind(null, workshop.id, ticket.number)}
       lengthSystem={workshop.lengthSystem}
       hand={workshop.hand}
       pace={paceOf(past)}
       machine={head}
       kept={kept}
       closed={isOver(ticket)}
+      looked={ticket.lastLook !== null}
+      handsOver={may(house.role, 'hand over')}
     />
   );
 }

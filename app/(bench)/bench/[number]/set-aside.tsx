@@ -1,21 +1,21 @@
-import type { AsideEvent } from './backlog';
+import type { AsideDeed } from './backlog';
 
 /** What the server does not keep, so that somebody can write it down elsewhere before it goes. */
 export function SetAside({
-  events,
+  deeds,
   forget,
 }: {
-  readonly events: readonly AsideEvent[];
+  readonly deeds: readonly AsideDeed[];
   readonly forget: () => void;
 }) {
   return (
     <details className="text-warn bench-notice">
       <summary className="cursor-pointer py-2">
-        {events.length === 1 ? 'One event is' : `${events.length} events are`} set aside: the rest
+        {deeds.length === 1 ? 'One entry is' : `${deeds.length} entries are`} set aside: the rest
         goes on
       </summary>
       <ul>
-        {events.map(({ what, why }, i) => (
+        {deeds.map(({ what, why }, i) => (
           <li key={i}>
             {what}. <span className="label">{why}</span>
           </li>

@@ -1,9 +1,9 @@
 'use client';
 
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import { benchLog, type BenchEvent, type BenchLog, type Deed } from '@/core/bench/log';
-import { backlogOf, type AsideEvent } from './backlog';
-import { keptSchema, MOST_EVENTS, type SentEvents } from './events/sent';
+import { benchLog, type LoggedDeed, type BenchLog, type Deed } from '@/core/bench/log';
+import { backlogOf, type AsideDeed } from './backlog';
+import { keptSchema, MOST_DEEDS, type SentDeeds } from './deeds/sent';
 
 interface Bench {
   /** It has its name and knows what waits in the browser: it may take deeds. */
@@ -16,7 +16,7 @@ interface Bench {
   /** The job was closed: what is done now is kept as late. */
   readonly closed: boolean;
   /** Events that the server does not keep, with the reason; shown until somebody has seen them. */
-  readonly setAside: readonly AsideEvent[];
+  readonly setAside: readonly AsideDeed[];
   readonly forgetAside: () => void;
   /** Why nothing is sent, in words; what waits stays here. */
   readonly shut: string | undefined;
@@ -67,14 +67,14 @@ export function useBench(
   number: number,
   personId: string,
   plan: string,
-  kept: readonly BenchEvent[],
+  kept: readonly LoggedDeed[],
 ): Bench {
   const backlog = useMemo(() => backlogOf(workshopId, number), [workshopId, number]);
   const [server, setServer] = useState(kept);
-  const [own, setOwn] = useState<readonly BenchEvent[]>([]);
+  const [own, setOwn] = useState<readonly LoggedDeed[]>([]);
   const [closed, setClosed] = useState(false);
   const [others, setOthers] = useState(false);
-  const [setAside, setSetAside] = useState<readonly AsideEvent[]>([]);
+  const [setAside, setSetAside] = useState<readonly AsideDeed[]>([]);
   const [shut, setShut] = useState<string>();
   /** When another bench last did something, on this clock, ms. */
   const otherAt = useRef(-Infinity);
@@ -83,12 +83,12 @@ export function useBench(
   const sending = useRef(false);
   const known = useRef(kept);
 
-  const learn = useCallback((events: readonly BenchEvent[]) => {
+  const learn = useCallback((deeds: readonly LoggedDeed[]) => {
     const before = new Set(known.current.map(({ id }) => id));
-    if (events.some((event) => !before.has(event.id) && event.bench !== bench.current))
+    if (deeds.some((logged) => !before.has(logged.id) && logged.bench !== bench.current))
       otherAt.current = Date.now();
-    known.current = events;
-    setServer(events);
+    known.current = deeds;
+    setServer(deeds);
   }, []);
 
   const look = useCallback(() => {
@@ -102,13 +102,13 @@ export function useBench(
     try {
       // Once at least, to hear of other benches; then as long as something waits and is taken.
       for (let more = true; more;) {
-        const part = backlog.next(MOST_EVENTS);
-        const body: SentEvents = {
+        const part = backlog.next(MOST_DEEDS);
+        const body: SentDeeds = {
           madeFor: workshopId,
           known: known.current.length,
-          events: [...part.events],
+          deeds: [...part.deeds],
         };
-        const response = await fetch(`/bench/${number}/events`, {
+        const response = await fetch(`/bench/${number}/deeds`, {
           method: 'POST',
           headers: { 'content-type': 'application/json' },
           body: JSON.stringify(body),
@@ -118,9 +118,9 @@ export function useBench(
         const answer = keptSchema.parse(await response.json());
         if (answer.closed) setClosed(true);
         part.answered(answer.setAside);
-        if (answer.events) learn(answer.events);
+        if (answer.deeds) learn(answer.deeds);
         look();
-        more = part.events.length > 0 && backlog.next(1).events.length > 0;
+        more = part.deeds.length > 0 && backlog.next(1).deeds.length > 0;
       }
     } catch {
       // No connection: what waits is sent when the timer comes round again.
@@ -133,8 +133,8 @@ export function useBench(
   const note = useCallback(
     (done: number, deed: Deed) => {
       const at = new Date().toISOString();
-      const event = { id: crypto.randomUUID(), bench: bench.current, plan, at, done, deed };
-      backlog.add(event, personId);
+      const logged = { id: crypto.randomUUID(), bench: bench.current, plan, at, done, deed };
+      backlog.add(logged, personId);
       look();
       void send();
     },
@@ -147,7 +147,7 @@ export function useBench(
     void benchName().then((name) => {
       if (left) return;
       bench.current = name;
-      const theirs = known.current.findLast((event) => event.bench !== name);
+      const theirs = known.current.findLast((logged) => logged.bench !== name);
       if (theirs) otherAt.current = Date.parse(theirs.at);
       note(benchLog([...known.current, ...backlog.sound()]).done, { kind: 'open' });
       setReady(true);

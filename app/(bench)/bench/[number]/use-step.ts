@@ -5,7 +5,7 @@ import { useHead } from '@/app/(bench)/head/use-head';
 import { useKeys } from '@/app/(bench)/use-keys';
 import { useSound } from '@/app/(bench)/use-sound';
 import { wayTaken } from '@/core/bench/mishap';
-import { headPull } from '@/core/bench/plan';
+import { headPull, type BenchStep } from '@/core/bench/plan';
 import type { Sequence } from '@/core/bench/sequence';
 import { isMain } from '@/core/terms/string-name';
 import type { Family } from '@/core/terms/family';
@@ -17,11 +17,14 @@ interface StepOf {
   readonly bench: ReturnType<typeof useBench>;
   readonly machine: BenchHead | undefined;
   readonly families: { readonly mains: Family; readonly crosses: Family };
-  readonly closed: boolean;
+  /** No key does anything: the job is closed, or something is asked first. */
+  readonly blocked: boolean;
+  /** Where a step goes on at another place than the bench, what leads there. */
+  readonly elsewhere: (step: BenchStep | undefined) => (() => void) | undefined;
 }
 
 /** The step in hand: what the head is set to for it, what goes on from it and back, and the keys for that. */
-export function useStep({ sequence, bench, machine, families, closed }: StepOf) {
+export function useStep({ sequence, bench, machine, families, blocked, elsewhere }: StepOf) {
   const { steps } = sequence;
   const { log, note } = bench;
   const head = useHead(machine?.address ?? null);
@@ -53,6 +56,8 @@ export function useStep({ sequence, bench, machine, families, closed }: StepOf) 
 
   const goOn = () => {
     if (log.paused || wayOut) return note(log.done, { kind: 'resume' });
+    const lead = elsewhere(step);
+    if (lead) return lead();
     if (done === steps.length) return;
     if (!byHead) return note(done + 1, { kind: 'step' });
     if (head.phase === 'rest' || head.phase === 'faulty') return head.pull(setN, family);
@@ -79,7 +84,7 @@ export function useStep({ sequence, bench, machine, families, closed }: StepOf) 
     n: () => setPanel('note'),
     r: () => setPanel('mishap'),
   };
-  useKeys(keys, bench.ready && !closed && panel === undefined);
+  useKeys(keys, bench.ready && !blocked && panel === undefined);
 
   return {
     done,

@@ -1,6 +1,6 @@
 import { Link } from '@/ui/link';
 import { openWorkshop, thisDevice } from '@/app/identity/at-work';
-import { may } from '@/core/house/policy';
+import { may } from '@/core/house/role-rights';
 import { WatchPad } from '@/app/(bench)/when-used';
 
 /** A learner strings while somebody who knows it watches, and says so with their code. */

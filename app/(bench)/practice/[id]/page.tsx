@@ -3,7 +3,7 @@ import type { Metadata } from 'next';
 import { Link } from '@/ui/link';
 import { notFound } from 'next/navigation';
 import { routeId } from '@/app/route-id';
-import { studyFrame } from '@/core/frame/bed';
+import { studied } from '@/app/studied';
 import { USUAL_MACHINE } from '@/core/house/machine';
 import { printedRange } from '@/core/frame/frame';
 import { crossesStep, USUAL_HOUSE } from '@/core/house/house-rules';
@@ -21,7 +21,7 @@ const UNKNOWN_N = newtons(24, 'kg');
 export default async function PracticeOnFrame({ params }: PageProps<'/practice/[id]'>) {
   const { workshop, frames } = await openFor('practise');
   const frame = await frames.get(routeId((await params).id));
-  const bed = frame && studyFrame(frame.spec).bed;
+  const bed = frame && studied(frame.spec).bed;
   if (!frame || !bed) notFound();
   const unit = workshop.tensionUnit;
   const range = printedRange(frame.spec);

@@ -5,11 +5,11 @@ import { useMemo } from 'react';
 import { BenchButton, BenchFrame, StepInHand } from '@/app/(bench)/bench-frame';
 import { useKeys } from '@/app/(bench)/use-keys';
 import { useWakeLock } from '@/app/(bench)/use-wake-lock';
-import { questionAt, type QuizPlan } from '@/core/bench/quiz';
+import { questionAt, type Option, type QuizPlan } from '@/core/bench/quiz';
 import { handWords } from '@/core/bench/undo';
 import type { LengthSystem } from '@/core/measure/units';
 import { useAwake } from '@/ui/use-awake';
-import { usePractice } from './use-practice';
+import { usePractice, type PracticeState } from './use-practice';
 
 interface PracticeViewProps {
   readonly id: string;
@@ -18,6 +18,13 @@ interface PracticeViewProps {
   /** Tension as a ticket has it. */
   readonly ticket: string;
   readonly lengthSystem: LengthSystem;
+}
+
+function markOf({ given, right, against }: PracticeState['answers'][number]): string {
+  if (against) return `Not ${given}: ${right}. ${against}`;
+  return given === right
+    ? `Right: ${right}.`
+    : `Right: ${given} is as good as ${right}, with which this job goes on.`;
 }
 
 /** The bench without a job: a question before each pull and knot, marked, with the reason. */
@@ -32,12 +39,13 @@ export function PracticeView({ id, name, plan, ticket, lengthSystem }: PracticeV
   const question = useMemo(() => questionAt(plan, done, seed), [plan, done, seed]);
   const answer = answers.find((each) => each.step === done);
   const waits = question !== undefined && answer === undefined;
-  const mistakes = answers.filter(({ given, right }) => given !== right);
+  const mistakes = answers.filter(({ against }) => against !== null);
 
-  const give = (given: string | undefined) => {
-    if (!question || given === undefined || answer) return;
+  const give = ({ words: given, against }: Option) => {
+    if (!question || answer) return;
     const { ask, right } = question;
-    change({ ...state, answers: [...answers, { step: done, ask, given, right }] });
+    const marked = { step: done, ask, given, right, against: against ?? null };
+    change({ ...state, answers: [...answers, marked] });
   };
   const goOn = () => {
     if (!waits && done < steps.length) change({ ...state, done: done + 1 });
@@ -92,10 +100,10 @@ export function PracticeView({ id, name, plan, ticket, lengthSystem }: PracticeV
           <p className="text-4xl font-medium">{question.ask}</p>
           <ol className="mt-4 grid gap-3">
             {question.options.map((option, i) => (
-              <li key={option}>
+              <li key={option.words}>
                 <BenchButton className="w-full text-left text-2xl" onClick={() => give(option)}>
                   <span className="text-soft mr-6">{i + 1}</span>
-                  {option}
+                  {option.words}
                 </BenchButton>
               </li>
             ))}
@@ -104,14 +112,8 @@ export function PracticeView({ id, name, plan, ticket, lengthSystem }: PracticeV
       ) : step ? (
         <>
           {question && answer && (
-            <p
-              role="status"
-              className={answer.given === answer.right ? 'text-xl' : 'text-warn text-xl'}
-            >
-              {answer.given === answer.right
-                ? `Right: ${answer.right}. `
-                : `Not ${answer.given}: ${answer.right}. `}
-              {question.why}
+            <p role="status" className={answer.against ? 'text-warn text-xl' : 'text-xl'}>
+              {markOf(answer)} {question.why}
             </p>
           )}
           <StepInHand step={step} hands={handWords(plan.sequence, done)} unit={plan.unit} small />
@@ -125,10 +127,10 @@ export function PracticeView({ id, name, plan, ticket, lengthSystem }: PracticeV
             <p className="mt-2 text-2xl">No mistake. The next round asks other things.</p>
           ) : (
             <ul aria-label="Mistakes" className="mt-2 text-xl">
-              {mistakes.map(({ step: at, ask, given, right }) => (
+              {mistakes.map(({ step: at, ask, given, right, against }) => (
                 <li key={at} className="border-hair border-t py-1">
                   {ask} <span className="text-warn">{given}</span>, right is{' '}
-                  <span className="font-medium">{right}</span>.
+                  <span className="font-medium">{right}</span>. {against}
                 </li>
               ))}
             </ul>

@@ -8,7 +8,14 @@ const stateSchema = z.object({
   seed: z.number().int(),
   done: z.number().int().min(0),
   answers: z.array(
-    z.object({ step: z.number().int(), ask: z.string(), given: z.string(), right: z.string() }),
+    z.object({
+      step: z.number().int(),
+      ask: z.string(),
+      given: z.string(),
+      right: z.string(),
+      /** What speaks against what was given; null where it is right, or as right. */
+      against: z.string().nullable(),
+    }),
   ),
 });
 

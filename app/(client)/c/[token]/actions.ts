@@ -6,7 +6,9 @@ import { linkToken } from '@/db/client-links';
 import { SILENT } from '@/core/advice/talk';
 import { daysSince } from '@/app/racket-ageing';
 import { courtWordsSchema, hoursProblem, type CourtWords } from '@/core/ageing/court';
-import { keepable, textIn } from '@/core/measure/reading';
+import type { CourtAnswer } from '@/ui/court/how-it-played';
+import { bareFigure } from '@/core/measure/figures';
+import { keepable, textIn } from '@/core/measure/typed';
 
 const token = z.string().regex(linkToken);
 const words = textIn.transform((text) => text.trim().slice(0, 400));
@@ -31,8 +33,8 @@ export async function sayPlays(typed: string, text: string): Promise<string> {
   const read = token.safeParse(typed);
   const said = words.safeParse(text);
   if (!read.success || !said.success) return NO_LINK;
-  const plays = Number(said.data.replace(',', '.'));
-  if (said.data === '' || !(plays > FEWEST && plays <= MOST))
+  const plays = bareFigure(said.data, 1);
+  if (!(plays > FEWEST && plays <= MOST))
     return `So many times a week cannot be: write a number up to ${MOST}, such as 2 or 0.5.`;
   const { work, racketId } = await openLink(read.data);
   await work(async ({ rackets, clients }) => {
@@ -44,20 +46,22 @@ export async function sayPlays(typed: string, text: string): Promise<string> {
   return 'Thank you. The curve goes by it.';
 }
 
+const notSaved = (words: string): CourtAnswer => ({ saved: false, words });
+
 /** How the bed that is in it played. */
-export async function sayHowItPlayed(typed: string, said: CourtWords): Promise<string> {
+export async function sayHowItPlayed(typed: string, said: CourtWords): Promise<CourtAnswer> {
   const read = token.safeParse(typed);
   const words = courtWordsSchema.safeParse(said);
-  if (!read.success || !words.success) return NO_LINK;
+  if (!read.success || !words.success) return notSaved(NO_LINK);
   const { work, racketId } = await openLink(read.data);
   return work(async ({ tickets, court, shopOfLink }) => {
     const [last] = (await tickets.lastOfRacket(racketId, 2)).filter(({ closedAt }) => closedAt);
-    if (!last) return 'It has not been strung here yet.';
+    if (!last) return notSaved('It has not been strung here yet.');
     const { timeZone } = await shopOfLink();
     const problem = hoursProblem(words.data.brokeHours, daysSince(last.closedAt, timeZone));
-    if (problem) return problem;
+    if (problem) return notSaved(problem);
     await court.say(last.id, null, { ...words.data, note: keepable(words.data.note) });
-    return 'Thank you. The next advice goes by it.';
+    return { saved: true, words: 'Thank you. The next advice goes by it.' };
   });
 }
 

@@ -2,7 +2,7 @@
 
 import { useState } from 'react';
 import { NoteField } from '@/ui/form/field';
-import { useAwake } from '@/ui/use-awake';
+import { OpensAwake } from '@/ui/form/opens-awake';
 
 interface BringAgainProps {
   /** They have said so already, and nobody has answered yet. */
@@ -12,9 +12,9 @@ interface BringAgainProps {
 
 /** One press, and a word if they like. */
 export function BringAgain({ wished, send }: BringAgainProps) {
-  const awake = useAwake();
   const [text, setText] = useState('');
   const [said, setSaid] = useState('');
+  const [failed, setFailed] = useState(false);
   const [busy, setBusy] = useState(false);
   if (wished || said)
     return (
@@ -24,30 +24,34 @@ export function BringAgain({ wished, send }: BringAgainProps) {
     );
   const go = async () => {
     setBusy(true);
-    setSaid(
-      await send(text).catch(
-        () => 'The workshop does not answer just now. Please try again later.',
-      ),
-    );
+    const answer = await send(text).catch(() => undefined);
+    setFailed(answer === undefined);
+    setSaid(answer ?? '');
     setBusy(false);
   };
   return (
     <section className="border-hair mt-6 border-t pt-4">
-      <NoteField
-        label="A word to the workshop, if you like"
-        value={text}
-        maxLength={400}
-        disabled={!awake}
-        onChange={(event) => setText(event.target.value)}
-      />
-      <button
-        type="button"
-        disabled={!awake || busy}
-        onClick={() => void go()}
-        className="bg-ink text-paper mt-3 px-5 py-2 font-medium disabled:opacity-60"
-      >
-        Bring it again
-      </button>
+      <OpensAwake>
+        <NoteField
+          label="A word to the workshop, if you like"
+          value={text}
+          maxLength={400}
+          onChange={(event) => setText(event.target.value)}
+        />
+        <button
+          type="button"
+          disabled={busy}
+          onClick={() => void go()}
+          className="bg-ink text-paper mt-3 px-5 py-2 font-medium disabled:opacity-60"
+        >
+          Bring it again
+        </button>
+        {failed && (
+          <p role="alert" className="text-warn mt-2 font-medium">
+            The workshop does not answer just now. What you wrote is here: please try again later.
+          </p>
+        )}
+      </OpensAwake>
     </section>
   );
 }

@@ -2,6 +2,7 @@ import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { openLink } from '@/app/client-page-at';
 import { dayAt, formatDay, formatWall, wallTime } from '@/core/measure/promised-time';
+import { earlierStrings, earlierTension } from '@/app/earlier-words';
 import { ageingOf } from '@/app/ageing-of';
 import { NOTHING_SAID } from '@/core/ageing/court';
 import { hoursAfter } from '@/core/ageing/life';
@@ -25,24 +26,33 @@ export const metadata: Metadata = {
   referrer: 'no-referrer',
 };
 
+/** Jobs of before this record that are listed. */
+const SHOWN_BEFORE = 5;
+
 /** A client's own racket: what is in it, how it ages, when it is due, and a press to bring it again. */
 export default async function ClientPage({ params }: PageProps<'/c/[token]'>) {
   const { token } = await params;
   const { work, racketId } = await openLink(token);
-  const { workshop, racket, client, history, wish, said, ageing } = await work(async (records) => {
-    const known = await records.rackets.get(racketId);
-    const shop = await records.shopOfLink();
-    const tickets = await records.tickets.lastOfRacket(racketId, 2);
-    return {
-      workshop: shop,
-      racket: known,
-      client: known && (await records.clients.get(known.clientId)),
-      history: tickets,
-      wish: await records.clientLinks.hasWish(racketId),
-      said: await records.court.ofTickets(tickets.map(({ id }) => id)),
-      ageing: known && (await ageingOf(records, shop, known, dayAt(new Date(), shop.timeZone))),
-    };
-  });
+  const { workshop, racket, client, history, before, wish, said, ageing } = await work(
+    async (records) => {
+      const known = await records.rackets.get(racketId);
+      const shop = await records.shopOfLink();
+      const tickets = await records.tickets.lastOfRacket(racketId, 2);
+      return {
+        workshop: shop,
+        racket: known,
+        client: known && (await records.clients.get(known.clientId)),
+        history: tickets,
+        before: await records.brought.earlierOf(racketId, SHOWN_BEFORE),
+        wish: await records.clientLinks.hasWish(racketId),
+        // What somebody said of it who had it before is theirs.
+        said: await records.court.ofTickets(
+          tickets.flatMap(({ id, strungFor }) => (strungFor === null ? [id] : [])),
+        ),
+        ageing: known && (await ageingOf(records, shop, known, dayAt(new Date(), shop.timeZone))),
+      };
+    },
+  );
   if (!racket || racket.removedAt) notFound();
   const now = wallTime(new Date(), workshop.timeZone);
   const open = history.find(({ closedAt, withdrawnAt }) => !closedAt && !withdrawnAt);
@@ -149,7 +159,25 @@ export default async function ClientPage({ params }: PageProps<'/c/[token]'>) {
           </p>
         </>
       ) : (
-        <p>It has not been strung here yet.</p>
+        <p>
+          {before.length === 0
+            ? 'It has not been strung here yet.'
+            : 'How it ages is shown from the next time it is strung: of jobs before this record too little is kept.'}
+        </p>
+      )}
+      {before.length > 0 && (
+        <section aria-label="Strung before" className="border-hair mt-6 border-t pt-4">
+          <h2 className="figure mb-1 text-2xl">Strung before</h2>
+          <ul>
+            {before.map((job) => (
+              <li key={job.id} className="border-hair flex gap-4 border-b py-1.5">
+                <span className="label w-28 shrink-0">{formatDay(job.day)}</span>
+                <span className="figure">{earlierTension(job)}</span>
+                <span className="min-w-0 break-words">{earlierStrings(job)}</span>
+              </li>
+            ))}
+          </ul>
+        </section>
       )}
       {!open && <BringAgain wished={wish} send={bringAgain.bind(null, token)} />}
     </>

@@ -3,7 +3,7 @@
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { TextField } from '@/ui/form/field';
-import { useAwake } from '@/ui/use-awake';
+import { OpensAwake } from '@/ui/form/opens-awake';
 
 interface PlaysProps {
   /** As they said it, or as the workshop wrote it down. */
@@ -14,7 +14,6 @@ interface PlaysProps {
 /** How often they play: it moves the curve. */
 export function Plays({ plays, send }: PlaysProps) {
   const router = useRouter();
-  const awake = useAwake();
   const [text, setText] = useState(plays);
   const [said, setSaid] = useState('');
   const [busy, setBusy] = useState(false);
@@ -34,23 +33,24 @@ export function Plays({ plays, send }: PlaysProps) {
           });
       }}
     >
-      <TextField
-        label="I play so many times a week"
-        inputMode="decimal"
-        disabled={!awake}
-        value={text}
-        onChange={(event) => setText(event.target.value)}
-      />
-      <button
-        type="submit"
-        disabled={!awake || busy || text === plays}
-        className="border-ink border px-4 py-1.5 font-medium disabled:opacity-60"
-      >
-        Show my curve
-      </button>
-      <span role="status" className="label">
-        {said}
-      </span>
+      <OpensAwake>
+        <TextField
+          label="I play so many times a week"
+          inputMode="decimal"
+          value={text}
+          onChange={(event) => setText(event.target.value)}
+        />
+        <button
+          type="submit"
+          disabled={busy || text === plays}
+          className="border-ink border px-4 py-1.5 font-medium disabled:opacity-60"
+        >
+          Show my curve
+        </button>
+        <span role="status" className="label">
+          {said}
+        </span>
+      </OpensAwake>
     </form>
   );
 }

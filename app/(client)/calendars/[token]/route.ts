@@ -1,5 +1,5 @@
 import { calendarText } from '@/app/calendar-of';
-import { may } from '@/core/house/policy';
+import { may } from '@/core/house/role-rights';
 import { feedAt } from '@/db/calendar-feeds';
 import { linkToken } from '@/db/client-links';
 import { database } from '@/db/connection';

@@ -13,9 +13,10 @@ import { HistoryChart } from '@/ui/when-used';
 import { TicketFigure } from '@/ui/ticket-figure';
 import { RowLink, Table } from '@/ui/list-page';
 import { RemoveButton } from '@/ui/remove-button';
-import { RemovedNotice } from '@/ui/removed-notice';
+import { GoneNotice, RemovedNotice } from '@/ui/removed-notice';
 import {
   changeClient,
+  compareClients,
   mergeClient,
   nearClients,
   removeClient,
@@ -47,13 +48,29 @@ export async function generateMetadata({ params }: PageProps<'/clients/[id]'>): 
 
 export default async function ClientPage({ params }: PageProps<'/clients/[id]'>) {
   const id = routeId((await params).id);
-  const { workshop, rackets, client, jobs, payments } = await clientAt(id);
+  const { workshop, rackets, client, clients, jobs, payments } = await clientAt(id);
   if (!client) notFound();
-  const [done, owed] = await Promise.all([jobs.ofClient(id, DONE), payments.owedBy(id)]);
+  const [done, owed, into] = await Promise.all([
+    jobs.ofClient(id, DONE),
+    payments.owedBy(id),
+    client.mergedInto ? clients.get(client.mergedInto) : undefined,
+  ]);
   return (
     <main className="grid gap-10 px-6 py-6 lg:grid-cols-2">
       <div>
-        {client.removedAt && (
+        {into && (
+          <GoneNotice
+            restore={unmergeClient.bind(null, workshop.id, id)}
+            action="Part the two again"
+          >
+            This is the same person as{' '}
+            <Link href={`/clients/${into.id}`} className="underline">
+              {into.name}
+            </Link>
+            , who has the rackets.
+          </GoneNotice>
+        )}
+        {client.removedAt && !into && (
           <RemovedNotice what="client" restore={restoreClient.bind(null, workshop.id, id)} />
         )}
         <h1 className="figure mb-4 text-4xl break-words">{client.name}</h1>
@@ -70,6 +87,7 @@ export default async function ClientPage({ params }: PageProps<'/clients/[id]'>)
             id={id}
             name={client.name}
             near={nearClients.bind(null, workshop.id)}
+            compare={compareClients.bind(null, workshop.id, id)}
             merge={mergeClient.bind(null, workshop.id, id)}
             unmerge={unmergeClient.bind(null, workshop.id, id)}
           />
@@ -89,9 +107,11 @@ export default async function ClientPage({ params }: PageProps<'/clients/[id]'>)
         <div>
           <div className="flex items-baseline justify-between">
             <h2 className="figure mb-2 text-2xl">Rackets</h2>
-            <Link href={`/take-in?client=${id}`} className="underline">
-              Take one in
-            </Link>
+            {!client.removedAt && (
+              <Link href={`/take-in?client=${id}`} className="underline">
+                Take one in
+              </Link>
+            )}
           </div>
           <Table
             head={['Racket', 'Mark']}
@@ -169,7 +189,7 @@ export default async function ClientPage({ params }: PageProps<'/clients/[id]'>)
                   </RowLink>,
                   row.day,
                   row.racket,
-                  <TicketFigure key="tension" tension={row.tension} />,
+                  <TicketFigure key="tension" tension={row.tension} words={row.strung} />,
                   row.crosses ? `${row.mains} / ${row.crosses}` : row.mains,
                   row.price,
                   row.open,

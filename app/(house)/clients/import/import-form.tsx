@@ -4,6 +4,7 @@ import { useMemo, useState } from 'react';
 import { AnsweredRows } from '@/app/(house)/brought/answered-rows';
 import { BringIn } from '@/app/(house)/brought/bring-in';
 import { Columns } from '@/app/(house)/brought/columns';
+import { KNOWN_UNHEARD, knownHere } from '@/app/(house)/brought/known-here';
 import { useRows } from '@/app/(house)/brought/use-rows';
 import { CLIENT_FIELDS, type ClientField } from '@/formats/client-import';
 import { textOf, type Mapping } from '@/formats/mapped-table';
@@ -12,7 +13,11 @@ import { OpensAwake } from '@/ui/form/opens-awake';
 
 interface ImportFormProps {
   readonly workshopId: string;
-  /** Names, without case and doubled spaces. */
+}
+
+/** A table that was chosen, with whom of it the workshop knows. */
+interface Opened {
+  readonly text: string;
   readonly known: readonly string[];
 }
 
@@ -23,19 +28,23 @@ const NAMES: Readonly<Record<ClientField, string>> = {
   notes: 'Notes',
 };
 
-export function ClientImportForm({ workshopId, known }: ImportFormProps) {
-  const [text, setText] = useState<string>();
+export function ClientImportForm({ workshopId }: ImportFormProps) {
+  const [opened, setOpened] = useState<Opened>();
+  const [notice, setNotice] = useState<string>();
   const [mapping, setMapping] = useState<Mapping<ClientField>>();
   const question = useMemo(
-    () => (text === undefined ? undefined : { kind: 'clients' as const, text, mapping, known }),
-    [text, mapping, known],
+    () => opened && { kind: 'clients' as const, ...opened, mapping },
+    [opened, mapping],
   );
   const { rows, problem, reading } = useRows<'clients'>(question);
 
   const open = async (file: File | undefined) => {
     if (!file) return;
+    const text = textOf(new Uint8Array(await file.arrayBuffer()));
+    const known = await knownHere('/clients/import/known');
     setMapping(undefined);
-    setText(textOf(new Uint8Array(await file.arrayBuffer())));
+    setOpened(known && { text, known });
+    setNotice(known ? undefined : KNOWN_UNHEARD);
   };
 
   return (
@@ -45,12 +54,12 @@ export function ClientImportForm({ workshopId, known }: ImportFormProps) {
         accept=".csv,.tsv,.txt,text/csv,text/plain"
         onFiles={([file]) => void open(file)}
       />
-      {problem && (
+      {(notice ?? problem) && (
         <p role="alert" className="text-warn font-medium">
-          {problem}
+          {notice ?? problem}
         </p>
       )}
-      {text !== undefined && rows && (
+      {opened && rows && (
         <>
           <Columns
             fields={CLIENT_FIELDS}
@@ -71,10 +80,10 @@ export function ClientImportForm({ workshopId, known }: ImportFormProps) {
           <BringIn
             workshopId={workshopId}
             path="/clients/import/file"
-            message={{ text, mapping: rows.mapping }}
+            message={{ text: opened.text, mapping: rows.mapping }}
             count={reading ? 0 : rows.fresh}
             wrong={rows.wrong}
-            what="clients"
+            what="client"
           />
         </>
       )}

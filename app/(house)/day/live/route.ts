@@ -1,5 +1,6 @@
 import { openFor } from '@/app/identity/at-work';
 import { database } from '@/db/connection';
+import { sessionStands } from '@/db/doors';
 import { hearDay } from '@/db/live';
 
 const STREAM = 'text/event-stream';
@@ -8,7 +9,7 @@ const STILL_HERE_MS = 25_000;
 
 /** Says that something of the day has changed, as it changes; what it is, the page asks for itself. */
 export async function GET(request: Request) {
-  const { workshop } = await openFor('see the day');
+  const { workshop, person } = await openFor('see the day');
   if (!request.headers.get('accept')?.includes(STREAM))
     return new Response('This is a stream of events: ask for it as one.', { status: 406 });
   let leave: (() => void) | undefined;
@@ -27,9 +28,22 @@ export async function GET(request: Request) {
           end();
         }
       };
+      const hangUp = () => {
+        if (leave) stream.close();
+        end();
+      };
+      // Who has signed out, or whose device is locked, hears no more. Where nobody can say who is here just now, the line
+      // ends, and the browser asks for another: a change that is kept from it would be missed.
+      const tellWhoIsHere = (line: string) =>
+        void sessionStands(person.sessionId).then(
+          (stands) => (stands ? tell(line) : hangUp()),
+          hangUp,
+        );
       tell(': here');
-      still = setInterval(() => tell(': still here'), STILL_HERE_MS);
-      leave = await hearDay(database(), workshop.id, () => tell('data: changed'));
+      still = setInterval(() => tellWhoIsHere(': still here'), STILL_HERE_MS);
+      leave = await hearDay(database(), workshop.id, () => tellWhoIsHere('data: changed'));
+      // From now on; what changed before may have been heard by nobody.
+      tell('event: hearing\ndata: now');
       if (request.signal.aborted) end();
       request.signal.addEventListener('abort', end);
     },

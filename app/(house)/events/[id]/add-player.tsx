@@ -5,7 +5,7 @@ import { useState } from 'react';
 import { findClients } from '@/app/(house)/take-in/actions';
 import { Picker } from '@/ui/form/picker';
 import type { FormAnswer } from '@/ui/form/result';
-import { offered, useAnswer } from '@/ui/form/use-found';
+import { isSettled, offered, useAnswer } from '@/ui/form/use-found';
 
 interface AddPlayerProps {
   readonly workshopId: string;
@@ -21,7 +21,7 @@ export function AddPlayer({ workshopId, add }: AddPlayerProps) {
   const [problem, setProblem] = useState<string>();
   const [busy, setBusy] = useState(false);
   const found = useAnswer(() => findClients(workshopId, text), text, 120);
-  const waits = found.to !== text && !found.lost;
+  const waits = !isSettled(found, text);
   const send = (who: { readonly clientId: string; readonly name: string }) => {
     if (busy) return;
     setBusy(true);
@@ -39,6 +39,7 @@ export function AddPlayer({ workshopId, add }: AddPlayerProps) {
       <Picker
         label="Who plays"
         options={offered(found, text)}
+        settled={!waits}
         text={text}
         onText={(typed) => {
           setText(typed);

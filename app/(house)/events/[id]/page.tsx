@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { Metadata } from 'next';
 import { openFor } from '@/app/identity/at-work';
-import { may } from '@/core/house/policy';
+import { may } from '@/core/house/role-rights';
 import { dayAt, formatWall } from '@/core/measure/promised-time';
 import { countWords } from '@/core/terms/count-words';
 import { STATES } from '@/core/tournament/board';
@@ -58,7 +58,7 @@ export default async function EventPage({ params }: PageProps<'/events/[id]'>) {
         <Link href={`/events/${id}/board`} className="underline">
           Board for the wall
         </Link>
-        {may(role, 'take payments') && (
+        {may(role, 'see the money') && (
           <Link href={`/events/${id}/account`} className="underline">
             Account of the day
           </Link>
@@ -114,7 +114,7 @@ export default async function EventPage({ params }: PageProps<'/events/[id]'>) {
                 </span>
               ),
               statesOf(player),
-              wanted > 0 && `${inToday(player)} of ${wanted} in`,
+              wanted > 0 && `${inToday(player)} in, ${wanted} wanted`,
               bench,
             ],
           };

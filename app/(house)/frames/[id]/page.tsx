@@ -3,8 +3,8 @@ import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { cache } from 'react';
 import { routeId } from '@/app/route-id';
-import { studyFrame } from '@/core/frame/bed';
-import { may } from '@/core/house/policy';
+import { studied } from '@/app/studied';
+import { may } from '@/core/house/role-rights';
 import { Seen } from '@/ui/form/only-seen';
 import { Link } from '@/ui/link';
 import { RemoveButton } from '@/ui/remove-button';
@@ -40,7 +40,7 @@ export default async function FramePage({ params }: PageProps<'/frames/[id]'>) {
           name={`frame ${id}`}
           version={frame.version}
           initial={frameEntryOf(frame.name, frame.spec)}
-          study={studyFrame(frame.spec)}
+          study={studied(frame.spec)}
           save={changeFrame.bind(null, workshop.id, id, frame.version, null)}
           action="Save the frame"
           houseUnit={workshop.tensionUnit}

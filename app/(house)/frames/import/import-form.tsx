@@ -1,8 +1,9 @@
 'use client';
 
 import { useRouter } from 'next/navigation';
-import { useRef, useState } from 'react';
-import { readFrameFile, type FileEntry } from '@/formats/frame-file';
+import { useMemo, useRef, useState } from 'react';
+import { KNOWN_UNHEARD, knownHere } from '@/app/(house)/brought/known-here';
+import { framesToKeep, readFrameFile, type FileEntry } from '@/formats/frame-file';
 import { NoteField } from '@/ui/form/field';
 import { FileDrop } from '@/ui/form/file-drop';
 import { OpensAwake } from '@/ui/form/opens-awake';
@@ -25,25 +26,47 @@ const sourceOf = (name: string, text: string): Source => ({
 
 const PASTED = 'pasted text';
 
+const NOT_NEW = {
+  here: 'is here already',
+  twice: 'stands further up already',
+} as const;
+
 /** Looks at the files first, entry by entry; nothing is kept before the button is pressed. */
 export function FrameImportForm({ workshopId }: { readonly workshopId: string }) {
   const router = useRouter();
   const [sources, setSources] = useState<readonly Source[]>([]);
   const [pasted, setPasted] = useState('');
+  const [here, setHere] = useState<ReadonlySet<string>>();
   const [notice, setNotice] = useState<string>();
   /** Files that are in, while they come in. */
   const [kept, setKept] = useState<number>();
   const stopped = useRef(false);
   const busy = kept !== undefined;
-  const sound = sources.flatMap(({ entries }) => entries).filter(({ ok }) => ok).length;
+  const listed = useMemo(() => {
+    const rows = framesToKeep(
+      sources.map(({ entries }) => entries),
+      here ?? new Set(),
+    );
+    return sources.map((source, i) => ({ ...source, rows: rows[i] ?? [] }));
+  }, [sources, here]);
+  const fresh = listed.flatMap(({ rows }) => rows).filter(({ state }) => state === 'new').length;
+  const files = listed.filter(({ rows }) => rows.some(({ state }) => state === 'new'));
 
+  const learn = async () => {
+    if (here) return;
+    const keys = await knownHere('/frames/import/known');
+    setHere(keys && new Set(keys));
+    setNotice(keys ? undefined : KNOWN_UNHEARD);
+  };
   const add = async (files: readonly File[]) => {
+    await learn();
     const read = await Promise.all(
       files.map(async (file) => sourceOf(file.name, await file.text())),
     );
     setSources((known) => [...known, ...read]);
   };
   const paste = (text: string) => {
+    void learn();
     setPasted(text);
     setSources((known) => [
       ...known.filter(({ name }) => name !== PASTED),
@@ -53,7 +76,6 @@ export function FrameImportForm({ workshopId }: { readonly workshopId: string })
   const keep = async () => {
     stopped.current = false;
     setNotice(undefined);
-    const files = sources.filter(({ entries }) => entries.some(({ ok }) => ok));
     try {
       // One file at a time, so that each is in as a whole, however many there are.
       for (const [i, { key, text }] of files.entries()) {
@@ -84,8 +106,6 @@ export function FrameImportForm({ workshopId }: { readonly workshopId: string })
       setKept(undefined);
     }
   };
-  const files = sources.filter(({ entries }) => entries.some(({ ok }) => ok)).length;
-
   return (
     <OpensAwake className="flex flex-col gap-5">
       <FileDrop
@@ -100,46 +120,48 @@ export function FrameImportForm({ workshopId }: { readonly workshopId: string })
         value={pasted}
         onChange={(event) => paste(event.target.value)}
       />
-      {sources.map(({ key, name, entries }) => (
-        <section key={key} aria-label={name}>
-          <h2 className="figure border-edge flex gap-4 border-b text-xl">
-            <span className="grow break-words">{name}</span>
-            <button
-              type="button"
-              className="label underline"
-              onClick={() => {
-                if (name === PASTED) setPasted('');
-                setSources((known) => known.filter((each) => each.key !== key));
-              }}
-            >
-              leave it out
-            </button>
-          </h2>
-          <ul>
-            {entries.map((entry, i) => (
-              <li key={i} className="border-hair flex gap-3 border-b py-1.5">
-                <span className="label w-16 shrink-0">line {entry.line}</span>
-                {entry.ok ? (
-                  <span>
-                    <span className="font-medium">{entry.frame.name}</span>{' '}
-                    <span className="label">
-                      {entry.frame.spec.sport}, {entry.frame.spec.pattern.mains} ×{' '}
-                      {entry.frame.spec.pattern.crosses}
+      {here &&
+        listed.map(({ key, name, rows }) => (
+          <section key={key} aria-label={name}>
+            <h2 className="figure border-edge flex gap-4 border-b text-xl">
+              <span className="grow break-words">{name}</span>
+              <button
+                type="button"
+                className="label underline"
+                onClick={() => {
+                  if (name === PASTED) setPasted('');
+                  setSources((known) => known.filter((each) => each.key !== key));
+                }}
+              >
+                leave it out
+              </button>
+            </h2>
+            <ul>
+              {rows.map((entry, i) => (
+                <li key={i} className="border-hair flex gap-3 border-b py-1.5">
+                  <span className="label w-16 shrink-0">line {entry.line}</span>
+                  {entry.ok ? (
+                    <span>
+                      <span className="font-medium">{entry.frame.name}</span>{' '}
+                      <span className="label">
+                        {entry.frame.spec.sport}, {entry.frame.spec.pattern.mains} ×{' '}
+                        {entry.frame.spec.pattern.crosses}
+                        {entry.state !== 'new' && `: ${NOT_NEW[entry.state]}`}
+                      </span>
                     </span>
-                  </span>
-                ) : (
-                  <span className="text-warn">
-                    {entry.name && <span className="font-medium">{entry.name}: </span>}
-                    {entry.problems
-                      .map(({ line, reason }) => `line ${line}: ${reason}`)
-                      .join(' · ')}
-                  </span>
-                )}
-              </li>
-            ))}
-          </ul>
-        </section>
-      ))}
+                  ) : (
+                    <span className="text-warn">
+                      {entry.name && <span className="font-medium">{entry.name}: </span>}
+                      {entry.problems
+                        .map(({ line, reason }) => `line ${line}: ${reason}`)
+                        .join(' · ')}
+                    </span>
+                  )}
+                </li>
+              ))}
+            </ul>
+          </section>
+        ))}
       {notice && (
         <p role="alert" className="text-warn font-medium">
           {notice}
@@ -148,21 +170,21 @@ export function FrameImportForm({ workshopId }: { readonly workshopId: string })
       <p>
         <button
           type="button"
-          disabled={sound === 0 || busy}
+          disabled={!here || fresh === 0 || busy}
           onClick={() => void keep()}
           className="bg-ink text-paper px-5 py-2 font-medium disabled:opacity-60"
         >
           {busy
             ? 'Keeping …'
-            : sound === 1
-              ? 'Keep the sound frame'
-              : `Keep the ${sound} sound frames`}
+            : fresh === 1
+              ? 'Keep the one new frame'
+              : `Keep the ${fresh} new frames`}
         </button>
-        {busy && files > 1 && (
+        {busy && files.length > 1 && (
           <>
             <progress
               className="mx-4"
-              max={files + kept}
+              max={files.length + kept}
               value={kept}
               aria-label="Files that are in"
             />

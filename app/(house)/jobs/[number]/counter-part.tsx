@@ -1,17 +1,17 @@
 import { randomUUID } from 'node:crypto';
 import { openWorkshop } from '@/app/identity/at-work';
 import { issueInvoice } from '@/app/(print)/invoices/actions';
-import { PhotoPanel, PaymentForm } from '@/app/(house)/when-used';
-import { may } from '@/core/house/policy';
+import { LineForm, PhotoPanel, PaymentForm } from '@/app/(house)/when-used';
+import { may } from '@/core/house/role-rights';
 import { formatMoney, moneyFigure } from '@/core/measure/money';
 import { dayAt, formatDay, wallTime } from '@/core/measure/promised-time';
-import { PAPER_NAMES } from '@/core/papers/paper';
-import { payWords } from '@/core/papers/payment';
+import { PAPERS } from '@/core/papers/paper';
+import { payWords, type PaymentKind } from '@/core/papers/payment';
 import type { Letter } from '@/db/outbox';
 import type { ListedTicket } from '@/db/tickets';
 import { Link } from '@/ui/link';
 import { Press } from '@/ui/press';
-import { collect, takePayment, withdrawLink, writeToClient } from './actions';
+import { addLine, collect, takePayment, withdrawLink, writeToClient } from './actions';
 import { IssueButton } from './issue-button';
 
 const letterWords = ({ kind, toAddress, sentAt, failure, given }: Letter, day: string): string =>
@@ -21,12 +21,20 @@ const letterWords = ({ kind, toAddress, sentAt, failure, given }: Letter, day: s
       ? `${kind} to ${toAddress}: ${given ? 'not sent. ' : 'waits. '}${failure}`
       : `${kind} to ${toAddress}, on its way`;
 
+const PAID_WORDS: Record<Exclude<PaymentKind, 'paid'>, string> = {
+  'given back': 'given back',
+  slip: 'a slip, taken off',
+  tip: 'a tip',
+  credit: 'left for the next job',
+};
+
 /** What is done with a strung racket over the counter: papers, money, messages, photographs. */
 export async function CounterPart({ ticket }: { readonly ticket: ListedTicket }) {
   const { workshop, payments, invoices, photos, outbox, clientLinks, clients, role } =
     await openWorkshop();
   const { id, number, toPayMinor, paidMinor, collectedAt, record } = ticket;
-  const [paid, issued, pictures, letters, link, client, openJobs] = await Promise.all([
+  const [creditMinor, paid, issued, pictures, letters, link, client, openJobs] = await Promise.all([
+    payments.creditOf(id),
     payments.ofTicket(id),
     invoices.ofTicket(id),
     photos.ofTicket(id),
@@ -41,13 +49,14 @@ export async function CounterPart({ ticket }: { readonly ticket: ListedTicket })
   const dayOf = (at: Date) => formatDay(wallTime(at, workshop.timeZone));
   const today = dayAt(new Date(), workshop.timeZone);
   const open = toPayMinor === null ? 0 : toPayMinor - paidMinor;
+  const voided = ticket.wasClosedAt !== null;
   const together = openJobs.filter((each) => each !== number);
   const canInvoice = record?.price && openJobs.includes(number);
   return (
     <div className="mt-10 grid gap-x-12 gap-y-8 lg:grid-cols-2">
       <section aria-label="Papers" className="flex flex-col gap-2">
         <h2 className="figure text-2xl">Papers</h2>
-        {!collectedAt && (
+        {!collectedAt && !voided && (
           <p className="bg-sheet flex flex-wrap items-baseline gap-x-4 px-3 py-2">
             <span className="font-semibold">It waits to be collected.</span>
             {may(role, 'hand over') && (
@@ -60,7 +69,7 @@ export async function CounterPart({ ticket }: { readonly ticket: ListedTicket })
             (kind) => (
               <li key={kind}>
                 <Link href={`/papers/${number}/${kind}`} className="underline">
-                  {PAPER_NAMES[kind]}
+                  {PAPERS[kind].name}
                 </Link>{' '}
                 <a href={`/papers/${number}/${kind}/pdf`} className="label underline">
                   PDF
@@ -84,7 +93,9 @@ export async function CounterPart({ ticket }: { readonly ticket: ListedTicket })
             </Link>{' '}
             <span className="label">
               {money(invoice.totalMinor)}
-              {invoice.takenBackBy !== null && `, taken back by credit note ${invoice.takenBackBy}`}
+              {invoice.takenBackBy !== null
+                ? `, taken back by credit note ${invoice.takenBackBy}`
+                : invoice.creditedMinor > 0 && `, ${money(invoice.creditedMinor)} of it taken back`}
             </span>
           </p>
         ))}
@@ -138,10 +149,12 @@ export async function CounterPart({ ticket }: { readonly ticket: ListedTicket })
             {paid.length > 0 && (
               <table className="max-w-xl text-left">
                 <tbody>
-                  {paid.map(({ id: key, day, way, amountMinor, note, who }) => (
+                  {paid.map(({ id: key, day, way, kind, amountMinor, note, who }) => (
                     <tr key={key} className="border-hair border-b align-baseline">
                       <td className="figure py-1 pr-5">{money(amountMinor)}</td>
-                      <td className="pr-5">{amountMinor < 0 ? `given back, ${way}` : way}</td>
+                      <td className="pr-5">
+                        {kind === 'paid' ? way : `${PAID_WORDS[kind]}, ${way}`}
+                      </td>
                       <td className="pr-5">{formatDay(day)}</td>
                       <td className="label">{[note, who].filter(Boolean).join(', ')}</td>
                     </tr>
@@ -158,22 +171,38 @@ export async function CounterPart({ ticket }: { readonly ticket: ListedTicket })
                   key={paid.length}
                   name={`pay ${id} ${paid.length}`}
                   currency={currency}
+                  locale={workshop.locale}
+                  owedMinor={Math.max(0, open)}
+                  creditMinor={creditMinor}
                   initial={{
                     amount: open > 0 ? moneyFigure(open, currency) : '',
                     way: 'cash',
                     day: today,
-                    back: false,
+                    kind: 'paid',
+                    over: '',
                     note: '',
                   }}
                   save={takePayment.bind(null, workshop.id, number, randomUUID())}
                 />
               </details>
             )}
+            {creditMinor > 0 && (
+              <p className="label">They have {money(creditMinor)} left here for a next job.</p>
+            )}
+            {record?.price && !voided && may(role, 'correct a record') && (
+              <LineForm
+                name={`line ${id}`}
+                version={ticket.version}
+                currency={currency}
+                rates={[...new Set([workshop.stringTaxBp, workshop.labourTaxBp])]}
+                save={addLine.bind(null, workshop.id, number, ticket.version)}
+              />
+            )}
           </>
         )}
       </section>
 
-      {may(role, 'write to clients') && (
+      {!voided && may(role, 'write to clients') && (
         <section aria-label="Messages" className="flex flex-col gap-2">
           <h2 className="figure text-2xl">Messages</h2>
           {client?.mayWrite !== 'yes' ? (

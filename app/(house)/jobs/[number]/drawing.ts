@@ -1,4 +1,5 @@
-import { studyFrame, type Bed } from '@/core/frame/bed';
+import type { Bed } from '@/core/frame/bed';
+import { studied } from '@/app/studied';
 import { USUAL_HOUSE } from '@/core/house/house-rules';
 import { pathThrough, type Path } from '@/core/path/path';
 import { inOrderOf } from '@/core/path/pull-order';
@@ -11,7 +12,7 @@ export function drawingOf(
   drawn: Drawn | undefined,
 ): { readonly bed: Bed; readonly path: Path } | undefined {
   if (drawn) return redraw(drawn, frame);
-  const { bed } = studyFrame(frame);
+  const { bed } = studied(frame);
   const path = bed && inOrderOf(pathThrough(bed, plan), frame.sport, advice?.house ?? USUAL_HOUSE);
   return path && { bed, path };
 }

@@ -12,6 +12,7 @@ import { formatMoney } from '@/core/measure/money';
 import { crossFinish } from '@/core/frame/pattern';
 import { METHOD_WORDS } from '@/core/terms/method';
 import { formatDay, wallTime } from '@/core/measure/promised-time';
+import { strungParts, strungWords } from '@/core/record/as-strung';
 import type { BenchRecord } from '@/core/record/record';
 import {
   formatStringLength,
@@ -28,11 +29,11 @@ import {
   mainsWay,
   skipWords,
 } from '@/core/cut/wording';
-import { may } from '@/core/house/policy';
-import { correctRecord } from './actions';
+import { may } from '@/core/house/role-rights';
+import { correctRecord, voidJob } from './actions';
 import { inspectionWords } from '@/core/counter/inspection';
 import { drawingOf } from './drawing';
-import { CorrectionForm } from '@/app/(house)/when-used';
+import { CorrectionForm, VoidForm } from '@/app/(house)/when-used';
 import { CounterPart } from './counter-part';
 import { handsWords } from '@/core/record/hands';
 import { StrungBed } from '@/ui/when-used';
@@ -54,7 +55,9 @@ export default async function JobPage({ params }: PageProps<'/jobs/[number]'>) {
   const { workshop, ticket, tickets, role } = await closedTicket(
     routeNumber((await params).number),
   );
-  if (!ticket?.closedAt || !ticket.record) notFound();
+  const closedAt = ticket?.closedAt ?? ticket?.wasClosedAt;
+  if (!closedAt || !ticket?.record) notFound();
+  const voidedAt = ticket.wasClosedAt ? ticket.withdrawnAt : null;
   const { record } = ticket;
   const { setup, plan, frame } = record;
   const added = await tickets.corrections(ticket.id);
@@ -76,7 +79,7 @@ export default async function JobPage({ params }: PageProps<'/jobs/[number]'>) {
             {record.racket.frameName}
             {record.racket.mark && `, ${record.racket.mark}`}
           </Link>{' '}
-          · handed over {formatDay(wallTime(ticket.closedAt, workshop.timeZone))}
+          · handed over {formatDay(wallTime(closedAt, workshop.timeZone))}
         </p>
         <Link
           href={`/take-in?again=${ticket.number}`}
@@ -85,14 +88,29 @@ export default async function JobPage({ params }: PageProps<'/jobs/[number]'>) {
           The same again
         </Link>
       </header>
+      {voidedAt && (
+        <p role="status" className="bg-warn-wash mb-5 px-3 py-2 font-medium">
+          Voided on {formatDay(wallTime(voidedAt, workshop.timeZone))}: {ticket.withdrawnWhy}. It
+          owes nothing and counts nowhere.
+        </p>
+      )}
       <div className="grid gap-8 lg:grid-cols-[1fr_1.1fr]">
         {drawing && (
           <StrungBed {...drawing} lengthSystem={workshop.lengthSystem} className="h-[36rem]" />
         )}
         <Facts className="content-start">
-          <Fact name="Tension" figure note={formatTicketConverted(setup)}>
-            {formatTicket(setup)}
+          <Fact
+            name="Tension"
+            figure
+            note={formatTicketConverted(strungParts(record, setup.unit).ticket)}
+          >
+            {strungWords(record)}
           </Fact>
+          {record.dial && (
+            <Fact name="Set on the dial" note={record.machine ?? undefined}>
+              {formatTicket({ ...record.dial, unit: setup.unit })}
+            </Fact>
+          )}
           <Fact
             name="Price"
             figure
@@ -179,10 +197,18 @@ export default async function JobPage({ params }: PageProps<'/jobs/[number]'>) {
               “{record.advice.ownWord}”
             </Fact>
           )}
+          {record.advice && record.advice.overPrint !== '' && (
+            <Fact name="Over the printed maximum" note="the owner’s word">
+              “{record.advice.overPrint}”
+            </Fact>
+          )}
           {record.bench ? (
             <AtTheBench name="At the bench" bench={record.bench} unit={setup.unit} />
           ) : (
-            <Fact name="At the bench">not kept at the bench</Fact>
+            <Fact name="At the bench">
+              not kept at the bench
+              {record.closing?.strungUnseen && '; strung to the last knot, as was said'}
+            </Fact>
           )}
           {record.late && (
             <AtTheBench name="With what came late" bench={record.late} unit={setup.unit} />
@@ -192,6 +218,16 @@ export default async function JobPage({ params }: PageProps<'/jobs/[number]'>) {
           {record.inspection && (
             <Fact name="Seen when it came in">
               {inspectionWords(record.inspection).join(' · ') || 'nothing wrong'}
+              {record.closing?.grommets &&
+                `; the grommets were ${record.closing.grommets === 'left' ? 'left as they are' : 'replaced'}`}
+            </Fact>
+          )}
+          {(record.closing?.notDone.length ?? 0) > 0 && (
+            <Fact name="Agreed and not done">{record.closing?.notDone.join(', ')}</Fact>
+          )}
+          {(record.closing?.notFromShelf.length ?? 0) > 0 && (
+            <Fact name="Not off the shelf">
+              {record.closing?.notFromShelf.join(', ')}: the string came from elsewhere
             </Fact>
           )}
           <Fact name="Last look">
@@ -215,6 +251,13 @@ export default async function JobPage({ params }: PageProps<'/jobs/[number]'>) {
           key={added.length}
           name={`correct ${ticket.id}`}
           save={correctRecord.bind(null, workshop.id, ticket.number, randomUUID())}
+        />
+      )}
+      {ticket.closedAt && may(role, 'void jobs') && (
+        <VoidForm
+          name={`void ${ticket.id}`}
+          version={ticket.version}
+          save={voidJob.bind(null, workshop.id, ticket.number, ticket.version)}
         />
       )}
     </main>

@@ -4,6 +4,7 @@ import { useMemo, useState } from 'react';
 import { AnsweredRows } from '@/app/(house)/brought/answered-rows';
 import { BringIn } from '@/app/(house)/brought/bring-in';
 import { Columns } from '@/app/(house)/brought/columns';
+import { KNOWN_UNHEARD, knownHere } from '@/app/(house)/brought/known-here';
 import { useRows } from '@/app/(house)/brought/use-rows';
 import { formatMoney } from '@/core/measure/money';
 import { formatTicket, type TensionUnit } from '@/core/measure/units';
@@ -16,7 +17,6 @@ import { OpensAwake } from '@/ui/form/opens-awake';
 
 interface ImportFormProps {
   readonly workshopId: string;
-  readonly known: readonly string[];
   readonly currency: string;
   readonly unit: TensionUnit;
   readonly today: string;
@@ -36,22 +36,20 @@ const NAMES: Readonly<Record<JobField, string>> = {
 };
 
 type Opened =
-  | { readonly table: string }
+  /** With what of it the workshop knows. */
+  | { readonly table: string; readonly known: readonly string[] }
   | { readonly text: string; readonly documents: readonly JobDocument[] };
 
-export function JobImportForm({ workshopId, known, currency, unit, today }: ImportFormProps) {
+export function JobImportForm({ workshopId, currency, unit, today }: ImportFormProps) {
   const [opened, setOpened] = useState<Opened>();
   const [mapping, setMapping] = useState<Mapping<JobField>>();
   const [dayOrder, setDayOrder] = useState<DayOrder>();
   const [notice, setNotice] = useState<string>();
-  const text = opened && 'table' in opened ? opened.table : undefined;
-  const question = useMemo(
-    () =>
-      text === undefined
-        ? undefined
-        : { kind: 'jobs' as const, text, mapping, known, unit, currency, today, dayOrder },
-    [text, mapping, known, unit, currency, today, dayOrder],
-  );
+  const question = useMemo(() => {
+    if (!opened || !('table' in opened)) return undefined;
+    const { table: text, known } = opened;
+    return { kind: 'jobs' as const, text, mapping, known, unit, currency, today, dayOrder };
+  }, [opened, mapping, unit, currency, today, dayOrder]);
   const { rows, problem, reading } = useRows<'jobs'>(question);
 
   const open = async (file: File | undefined) => {
@@ -60,7 +58,11 @@ export function JobImportForm({ workshopId, known, currency, unit, today }: Impo
     setNotice(undefined);
     setMapping(undefined);
     setDayOrder(undefined);
-    if (!areDocuments(text)) return setOpened({ table: text });
+    if (!areDocuments(text)) {
+      const known = await knownHere('/jobs/import/known');
+      setNotice(known ? undefined : KNOWN_UNHEARD);
+      return setOpened(known && { table: text, known });
+    }
     const read = readJobDocuments(text);
     setOpened(read.ok ? { text, documents: read.value } : undefined);
     setNotice(read.ok ? undefined : read.problem);
@@ -102,11 +104,11 @@ export function JobImportForm({ workshopId, known, currency, unit, today }: Impo
             message={{ documents: opened.text }}
             count={opened.documents.length}
             wrong={0}
-            what="jobs"
+            what="job"
           />
         </>
       )}
-      {text !== undefined && rows && (
+      {opened && 'table' in opened && rows && (
         <>
           <Columns
             fields={JOB_FIELDS}
@@ -135,10 +137,10 @@ export function JobImportForm({ workshopId, known, currency, unit, today }: Impo
           <BringIn
             workshopId={workshopId}
             path="/jobs/import/file"
-            message={{ text, mapping: rows.mapping, dayOrder: rows.dayOrder }}
+            message={{ text: opened.table, mapping: rows.mapping, dayOrder: rows.dayOrder }}
             count={reading ? 0 : rows.fresh}
             wrong={rows.wrong}
-            what="jobs"
+            what="job"
           />
         </>
       )}

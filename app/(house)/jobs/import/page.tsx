@@ -1,15 +1,13 @@
 import type { Metadata } from 'next';
 import { openFor } from '@/app/identity/at-work';
 import { dayAt } from '@/core/measure/promised-time';
-import { sameJob } from '@/formats/job-import';
 import { JobImportForm } from '@/app/(house)/when-used';
 
 export const metadata: Metadata = { title: 'Jobs from elsewhere' };
 
 /** Jobs of before from any table, or closed jobs from another workshop of this application. */
 export default async function ImportJobsPage() {
-  const { workshop, brought } = await openFor('bring records in');
-  const known = await brought.knownEarlier();
+  const { workshop } = await openFor('bring records in');
   return (
     <main className="max-w-6xl px-6 py-6">
       <h1 className="figure mb-2 text-4xl">Jobs from elsewhere</h1>
@@ -24,7 +22,6 @@ export default async function ImportJobsPage() {
       </p>
       <JobImportForm
         workshopId={workshop.id}
-        known={known.map(sameJob)}
         currency={workshop.currency}
         unit={workshop.tensionUnit}
         today={dayAt(new Date(), workshop.timeZone)}

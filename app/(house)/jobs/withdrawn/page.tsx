@@ -2,12 +2,13 @@ import type { Metadata } from 'next';
 import { Link } from '@/ui/link';
 import { openFor } from '@/app/identity/at-work';
 import { formatDay, wallTime } from '@/core/measure/promised-time';
-import { onePage, pageNumber, span } from '@/app/search-text';
+import { pageNumber } from '@/app/search-text';
+import { onePage, span } from '@/db/a-page';
 import { Pages, RowLink, Table } from '@/ui/list-page';
 
 export const metadata: Metadata = { title: 'Withdrawn' };
 
-/** Tickets that were not wanted any more; each can be taken up again. */
+/** Tickets that were not wanted any more, which can be taken up again, and jobs that were voided, which cannot. */
 export default async function WithdrawnPage({ searchParams }: PageProps<'/jobs/withdrawn'>) {
   const page = pageNumber(await searchParams);
   const { workshop, tickets } = await openFor('see records');
@@ -23,18 +24,23 @@ export default async function WithdrawnPage({ searchParams }: PageProps<'/jobs/w
       <Table
         head={['Ticket', 'Withdrawn', 'Client', 'Racket', 'Why']}
         empty="No ticket was withdrawn."
-        rows={rows.map(({ number, withdrawnAt, clientName, frameName, mark, withdrawnWhy }) => ({
-          key: String(number),
-          cells: [
-            <RowLink key="link" href={`/tickets/${number}/take-in`}>
-              {number}
-            </RowLink>,
-            withdrawnAt && formatDay(wallTime(withdrawnAt, workshop.timeZone)),
-            clientName,
-            `${frameName}${mark ? `, ${mark}` : ''}`,
-            withdrawnWhy,
-          ],
-        }))}
+        rows={rows.map(
+          ({ number, wasClosedAt, withdrawnAt, clientName, frameName, mark, withdrawnWhy }) => ({
+            key: String(number),
+            cells: [
+              <RowLink
+                key="link"
+                href={wasClosedAt ? `/jobs/${number}` : `/tickets/${number}/take-in`}
+              >
+                {number}
+              </RowLink>,
+              withdrawnAt && formatDay(wallTime(withdrawnAt, workshop.timeZone)),
+              clientName,
+              `${frameName}${mark ? `, ${mark}` : ''}`,
+              wasClosedAt ? `voided: ${withdrawnWhy}` : withdrawnWhy,
+            ],
+          }),
+        )}
       />
       <Pages path="/jobs/withdrawn" page={page} more={more} />
     </main>

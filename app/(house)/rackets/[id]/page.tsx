@@ -21,7 +21,7 @@ import { formatSums } from '@/core/measure/money';
 import { countWords } from '@/core/terms/count-words';
 import { Fact, Facts } from '@/ui/facts';
 import { changeRacket, giveRacket, removeRacket, restoreRacket } from '../actions';
-import { may } from '@/core/house/policy';
+import { may } from '@/core/house/role-rights';
 import { EarlierJobs } from '../earlier-jobs';
 import { strungBefore } from '../strung-before';
 
@@ -95,10 +95,10 @@ export default async function RacketPage({ params }: PageProps<'/rackets/[id]'>)
           name={`racket ${id}`}
           version={racket.version}
           initial={{ mark: racket.mark, frameId: racket.frameId ?? '', notes: racket.notes }}
-          frames={(await frames.all()).map((frame) => ({
-            id: frame.id,
-            text: frame.name,
-            detail: frame.sport,
+          frames={(await frames.all(racket.frameId)).map((each) => ({
+            id: each.id,
+            text: each.name,
+            detail: each.removedAt ? `${each.sport}, removed` : each.sport,
           }))}
           save={changeRacket.bind(null, workshop.id, id, racket.version)}
         />
@@ -137,7 +137,7 @@ export default async function RacketPage({ params }: PageProps<'/rackets/[id]'>)
             >
               Go on with ticket {racket.openNumber}
             </Link>
-          ) : (
+          ) : racket.removedAt || client?.removedAt ? undefined : (
             <>
               {latest && (
                 <Link
@@ -202,7 +202,11 @@ export default async function RacketPage({ params }: PageProps<'/rackets/[id]'>)
                     {number}
                   </RowLink>,
                   closedAt && formatDay(wallTime(closedAt, workshop.timeZone)),
-                  <TicketFigure key="tension" tension={record.setup} />,
+                  <TicketFigure
+                    key="tension"
+                    tension={record.setup}
+                    words={record.strung?.words}
+                  />,
                   `${record.setup.mains.name} ${record.setup.mains.gaugeMm.toFixed(2)}`,
                   `${record.setup.crosses.name} ${record.setup.crosses.gaugeMm.toFixed(2)}`,
                   [

@@ -3,7 +3,7 @@ import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { cache } from 'react';
 import { routeId } from '@/app/route-id';
-import { may } from '@/core/house/policy';
+import { may } from '@/core/house/role-rights';
 import { countWords } from '@/core/terms/count-words';
 import { Seen } from '@/ui/form/only-seen';
 import { RemoveButton } from '@/ui/remove-button';

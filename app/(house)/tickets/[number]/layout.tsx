@@ -4,7 +4,7 @@ import { formatDay, formatWall, wallTime } from '@/core/measure/promised-time';
 import { formatTicket, formatTicketConverted } from '@/core/measure/units';
 import { openWorkshop } from '@/app/identity/at-work';
 import { stopsTicket } from '@/core/counter/inspection';
-import { may } from '@/core/house/policy';
+import { may } from '@/core/house/role-rights';
 import { HandsLine } from './hands-line';
 import { takeUp } from './life/actions';
 import { Withdrawn } from './life/withdrawn';

@@ -1,6 +1,6 @@
 import { openFor } from '@/app/identity/at-work';
 import { redirect } from 'next/navigation';
-import { may } from '@/core/house/policy';
+import { may } from '@/core/house/role-rights';
 import { stationsFor } from './stations';
 import { openTicket } from './ticket';
 

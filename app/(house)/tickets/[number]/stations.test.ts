@@ -1,13 +1,17 @@
 import { describe, expect, it } from 'vitest';
 import { NOT_LOOKED_AT, type Inspection } from '@/core/counter/inspection';
-import type { Role } from '@/core/house/policy';
+import type { Role } from '@/core/house/role-rights';
 import { studyFrame } from '@/core/frame/bed';
 import { frameSpec } from '@/core/testing/frame-spec';
 import { stationsFor, stationsOf } from './stations';
 import { usualCutSource, type OpenTicket, type Setup } from './ticket';
 
-const piece = (id: string, gaugeMm = 1.25) => ({ string: { id }, gaugeMm, supplied: false });
-const setup = (mains = piece('a'), crosses = piece('a')) =>
+const piece = (name: string, gaugeMm = 1.25) => ({
+  string: { name, family: 'monofilament' },
+  gaugeMm,
+  supplied: false,
+});
+const setup = (mains = piece('Lull'), crosses = piece('Lull')) =>
   ({ mains, crosses, tension: { mainN: 230, crossN: 230, unit: 'kg' } }) as Setup;
 
 function open(changes: {
@@ -97,8 +101,8 @@ describe('a cracked frame', () => {
 describe('what a job is usually cut from', () => {
   it('one set for one string, two halves for a hybrid of strings or of thicknesses', () => {
     expect(usualCutSource(setup())).toBe('one set');
-    expect(usualCutSource(setup(piece('a'), piece('b')))).toBe('two half sets');
-    expect(usualCutSource(setup(piece('a', 1.25), piece('a', 1.3)))).toBe('two half sets');
+    expect(usualCutSource(setup(piece('Lull'), piece('Brace')))).toBe('two half sets');
+    expect(usualCutSource(setup(piece('Lull', 1.25), piece('Lull', 1.3)))).toBe('two half sets');
   });
 });
 

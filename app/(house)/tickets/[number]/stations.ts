@@ -1,5 +1,5 @@
 import { stopsTicket, wasLookedAt } from '@/core/counter/inspection';
-import { may, type Deed, type Role } from '@/core/house/policy';
+import { may, type Right, type Role } from '@/core/house/role-rights';
 import type { OpenTicket } from './ticket';
 
 export interface Station {
@@ -11,7 +11,7 @@ export interface Station {
 }
 
 /** What somebody does at each. */
-export const DEED_AT: Readonly<Record<Station['path'], Deed>> = {
+export const RIGHT_AT: Readonly<Record<Station['path'], Right>> = {
   'take-in': 'take in',
   inspect: 'take in',
   frame: 'set up',
@@ -66,4 +66,4 @@ export function stationsOf({
 
 /** The stations that are somebody's work here. */
 export const stationsFor = (open: OpenTicket, role: Role): readonly Station[] =>
-  stationsOf(open).filter(({ path }) => may(role, DEED_AT[path]));
+  stationsOf(open).filter(({ path }) => may(role, RIGHT_AT[path]));

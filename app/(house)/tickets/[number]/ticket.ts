@@ -2,11 +2,12 @@ import { openWorkshop } from '@/app/identity/at-work';
 import { notFound } from 'next/navigation';
 import { cache } from 'react';
 import { routeNumber } from '@/app/route-id';
+import { studied } from '@/app/studied';
 import { workedOutOnce } from '@/app/worked-out-once';
 import { stopsTicket } from '@/core/counter/inspection';
 import { lastJobOf } from '@/core/record/last-job';
 import type { LastJob } from '@/core/advice/rule';
-import { studyFrame, type Bed, type Study } from '@/core/frame/bed';
+import type { Bed, Study } from '@/core/frame/bed';
 import { USUAL_HOUSE, type HouseRules } from '@/core/house/house-rules';
 import { learnFrom } from '@/core/cut/learning';
 import type { CutAssumptions } from '@/core/cut/lengths';
@@ -16,7 +17,7 @@ import type { PathChoice } from '@/core/path/path';
 import type { CutSourceKind, Learnt } from '@/core/cut/plan';
 import { wallTime } from '@/core/measure/promised-time';
 import { jobOf, type Job } from '@/core/bench/job';
-import type { JobString } from '@/core/strings/job-string';
+import { isHybrid, type JobString } from '@/core/strings/job-string';
 import type { TicketTension, TensionUnit } from '@/core/measure/units';
 import type { Client } from '@/db/clients';
 import type { Frame } from '@/db/frames';
@@ -55,9 +56,9 @@ interface FoundTicket {
   readonly choice: PathChoice | undefined;
   /** Steps that are done at the bench. */
   readonly stepsDone: number;
-  /** The machine that the cut is for; undefined for any. */
+  /** The machine that it stands on; undefined while several may have it. */
   readonly machine: Machine | undefined;
-  /** Of the workshop, with the gripper of the machine that the cut is for. */
+  /** Of the workshop, with the gripper of the machine that it stands on. */
   readonly assumptions: CutAssumptions;
   /** The unit this client's papers are written in. */
   readonly unit: TensionUnit;
@@ -71,18 +72,29 @@ export interface OpenTicket extends FoundTicket {
 }
 
 const findTicket = cache(async (number: number): Promise<FoundTicket | undefined> => {
-  const { workshop, tickets, clients, rackets, frames, strings, machines, bench } =
-    await openWorkshop();
-  const ticket = await tickets.get(number);
-  if (!ticket) return undefined;
-  const [client, racket, frame, mainString, crossString, machine] = await Promise.all([
-    clients.get(ticket.clientId),
-    rackets.get(ticket.racketId),
-    ticket.frameId ? frames.get(ticket.frameId) : undefined,
-    ticket.mainStringId ? strings.get(ticket.mainStringId) : undefined,
-    ticket.crossStringId ? strings.get(ticket.crossStringId) : undefined,
-    ticket.machineId ? machines.get(ticket.machineId) : undefined,
-  ]);
+  const { workshop, together } = await openWorkshop();
+  // One after the other, for they share a transaction: with one for each, most of the time went into opening them.
+  const found = await together(
+    async ({ tickets, clients, rackets, frames, strings, machines, bench }) => {
+      const ticket = await tickets.get(number);
+      if (!ticket) return undefined;
+      const { clientId, racketId, frameId, mainStringId, crossStringId } = ticket;
+      const stringOf = async (id: string | null) => (id ? strings.get(id) : undefined);
+      const mainString = await stringOf(mainStringId);
+      return {
+        ticket,
+        client: await clients.get(clientId),
+        racket: await rackets.get(racketId),
+        frame: frameId ? await frames.get(frameId) : undefined,
+        mainString,
+        crossString: crossStringId === mainStringId ? mainString : await stringOf(crossStringId),
+        machine: await machines.under(ticket),
+        stepsDone: await bench.done(ticket.id),
+      };
+    },
+  );
+  if (!found) return undefined;
+  const { ticket, client, racket, frame, mainString, crossString, machine, stepsDone } = found;
   if (!client || !racket) return undefined;
   const { mainGaugeMm, crossGaugeMm, mainN, crossN, tensionUnit } = ticket;
   const whole =
@@ -94,8 +106,8 @@ const findTicket = cache(async (number: number): Promise<FoundTicket | undefined
         tension: { mainN, crossN, unit: tensionUnit },
       }
     : undefined;
-  const study = frame && studyFrame(frame.spec);
-  const choice = study?.bed && setup && plannedChoice(ticket, study.bed, isHybrid(setup));
+  const study = frame && studied(frame.spec);
+  const choice = study?.bed && setup && plannedChoice(ticket, study.bed, isHybridSetup(setup));
   return {
     workshop,
     now: wallTime(new Date(), workshop.timeZone),
@@ -107,7 +119,7 @@ const findTicket = cache(async (number: number): Promise<FoundTicket | undefined
     study,
     setup,
     choice,
-    stepsDone: await bench.done(ticket.id),
+    stepsDone,
     machine,
     assumptions: machine
       ? { ...workshop.cutAssumptions, gripperMm: machine.gripperMm }
@@ -207,10 +219,10 @@ export const houseOf = (
   todays: boolean,
 ): HouseRules => (todays ? undefined : ticket.advice?.house) ?? workshop.houseRules ?? USUAL_HOUSE;
 
-/** Two strings, or two thicknesses of one: two pieces from two sets. */
-export const isHybrid = ({ mains, crosses }: Setup): boolean =>
-  mains.string.id !== crosses.string.id || mains.gaugeMm !== crosses.gaugeMm;
+/** Whether a setup is one; by its strings as a record keeps them. */
+export const isHybridSetup = ({ mains, crosses }: Setup): boolean =>
+  isHybrid({ mains: jobString(mains), crosses: jobString(crosses) });
 
 /** One set serves the whole job when it is one string of one thickness; a hybrid takes half of each. */
 export const usualCutSource = (setup: Setup): CutSourceKind =>
-  isHybrid(setup) ? 'two half sets' : 'one set';
+  isHybridSetup(setup) ? 'two half sets' : 'one set';

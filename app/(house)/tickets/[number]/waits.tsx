@@ -1,7 +1,7 @@
 import { openWorkshop } from '@/app/identity/at-work';
-import { may } from '@/core/house/policy';
+import { may } from '@/core/house/role-rights';
 import { Link } from '@/ui/link';
-import { DEED_AT, type Station } from './stations';
+import { RIGHT_AT, type Station } from './stations';
 
 interface WaitsProps {
   readonly number: number;
@@ -15,7 +15,7 @@ export async function Waits({ number, path, what }: WaitsProps) {
   return (
     <p>
       This station waits for {what}.{' '}
-      {may(role, DEED_AT[path]) && (
+      {may(role, RIGHT_AT[path]) && (
         <Link href={`/tickets/${number}/${path}`} className="underline">
           Go there
         </Link>

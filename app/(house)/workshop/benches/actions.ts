@@ -1,7 +1,7 @@
 'use server';
 
 import { action, entryOf, rowId, rowVersion } from '@/app/action';
-import { answerTo, misread, refused, said } from '@/app/answers';
+import { answerTo, answerToAdded, misread, refused, said } from '@/app/answers';
 import { benchSchema, type BenchEntry } from './bench-entry';
 
 const entry = entryOf<BenchEntry>();
@@ -14,7 +14,7 @@ export const addBench = action(
     const read = benchSchema.safeParse(typed);
     if (!read.success) return misread(read.error);
     await benches.add(read.data, newId);
-    return { ok: true, go: '/workshop/benches' };
+    return answerToAdded(await benches.get(newId), read.data, '/workshop/benches');
   },
 );
 

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { handSchema } from '@/core/bench/times';
-import { nameText, pickedOrNone, reading } from '@/core/measure/reading';
+import { nameText, pickedOrNone, typed } from '@/core/measure/typed';
 import type { Hours, WeekHours } from '@/core/queue/clock';
 import {
   formatHours,
@@ -11,7 +11,7 @@ import {
 } from '@/core/queue/hours';
 import type { BenchFacts } from '@/db/benches';
 
-const hours = reading(parseHours);
+const hours = typed(parseHours);
 
 /** By the weekday that each field is of. */
 export const DAY_FIELDS = ['mon', 'tue', 'wed', 'thu', 'fri', 'sat', 'sun'] as const;
@@ -28,7 +28,7 @@ export const benchSchema = z
     fri: hours,
     sat: hours,
     sun: hours,
-    others: reading(parseOtherDays),
+    others: typed(parseOtherDays),
   })
   .transform(
     ({ name, machineId, hand, mon, tue, wed, thu, fri, sat, sun, others }): BenchFacts => ({

@@ -1,6 +1,6 @@
 import type { Metadata } from 'next';
 import { openFor } from '@/app/identity/at-work';
-import { may } from '@/core/house/policy';
+import { may } from '@/core/house/role-rights';
 import { formatHours, WEEKDAYS } from '@/core/queue/hours';
 import { Link } from '@/ui/link';
 

@@ -1,7 +1,7 @@
 import type { z } from 'zod';
 import { decimal, plainFigures, TENSION_UNIT, tensionUnitNamed } from '@/core/measure/figures';
 import { houseRulesSchema, USUAL_HOUSE, type HouseRules } from '@/core/house/house-rules';
-import { optionalReading, reading } from '@/core/measure/reading';
+import { optionalTyped, typed } from '@/core/measure/typed';
 import { failure, success, type Result } from '@/core/terms/result';
 import { inTensionUnit, newtons, roundTo, type TensionUnit } from '@/core/measure/units';
 
@@ -14,7 +14,7 @@ const PERCENT = /^%?$/;
 const TENSION = new RegExp(`^${TENSION_UNIT}?$`, 'i');
 
 const percentOf = (field: 'monofilamentShare' | 'hybridShare' | 'lockOutShare') =>
-  reading((text): Result<number> => {
+  typed((text): Result<number> => {
     const percent = signedNumber(text, PERCENT);
     const share = houseRulesSchema.shape[field].safeParse((percent ?? NaN) / 100);
     return share.success ? success(share.data) : failure(`house.${field}.beyond`);
@@ -26,12 +26,12 @@ export const houseEntrySchema = (unit: TensionUnit) =>
     monofilamentShare: percentOf('monofilamentShare'),
     hybridShare: percentOf('hybridShare'),
     lockOutShare: percentOf('lockOutShare'),
-    mostOutOfShapeMm: reading((text): Result<number> => {
+    mostOutOfShapeMm: typed((text): Result<number> => {
       const mm = signedNumber(text, /^(mm)?$/);
       const most = houseRulesSchema.shape.mostOutOfShapeMm.safeParse(mm ?? NaN);
       return most.success ? success(most.data) : failure('house.mostOutOfShapeMm.beyond');
     }),
-    crossesByN: optionalReading((text): Result<number> => {
+    crossesByN: optionalTyped((text): Result<number> => {
       const by = signedNumber(text, TENSION);
       const typed = tensionUnitNamed(/[a-z#]+$/i.exec(plainFigures(text))?.[0]) ?? unit;
       const n = houseRulesSchema.shape.crossesByN.safeParse(newtons(by ?? NaN, typed));
@@ -43,7 +43,9 @@ export const houseEntrySchema = (unit: TensionUnit) =>
 
 export type HouseEntry = z.input<ReturnType<typeof houseEntrySchema>>;
 
-const percent = (share: number): string => String(roundTo(share * 100, 0.1));
+/** As finely as it can be typed. */
+const STEP = 0.01;
+const percent = (share: number): string => String(roundTo(share * 100, STEP));
 
 export const houseEntryOf = (house: HouseRules, unit: TensionUnit): HouseEntry => ({
   ...USUAL_HOUSE,
@@ -51,6 +53,6 @@ export const houseEntryOf = (house: HouseRules, unit: TensionUnit): HouseEntry =
   monofilamentShare: percent(house.monofilamentShare),
   hybridShare: percent(house.hybridShare),
   lockOutShare: percent(house.lockOutShare),
-  mostOutOfShapeMm: String(roundTo(house.mostOutOfShapeMm, 0.1)),
+  mostOutOfShapeMm: String(roundTo(house.mostOutOfShapeMm, STEP)),
   crossesByN: house.crossesByN === null ? '' : String(inTensionUnit(house.crossesByN, unit)),
 });

@@ -1,4 +1,4 @@
-import { may } from '@/core/house/policy';
+import { may } from '@/core/house/role-rights';
 import { Seen } from '@/ui/form/only-seen';
 import { openFor } from '@/app/identity/at-work';
 import type { Metadata } from 'next';

@@ -1,7 +1,7 @@
 'use server';
 
 import { action, entryOf, rowId, rowVersion } from '@/app/action';
-import { answerTo, misread, refused, said } from '@/app/answers';
+import { answerTo, answerToAdded, misread, refused, said } from '@/app/answers';
 import { dayAt } from '@/core/measure/promised-time';
 import { checkSchema, type CheckEntry } from './check-entry';
 import { machineSchema, type MachineEntry } from './machine-entry';
@@ -16,7 +16,7 @@ export const addMachine = action(
     const read = machineSchema.safeParse(typed);
     if (!read.success) return misread(read.error);
     await machines.add(read.data, newId);
-    return { ok: true, go: `/workshop/machines/${newId}` };
+    return answerToAdded(await machines.get(newId), read.data, `/workshop/machines/${newId}`);
   },
 );
 

@@ -3,6 +3,7 @@
 import { useMemo } from 'react';
 import { say } from '@/ui/say';
 import type { TensionUnit } from '@/core/measure/units';
+import { TickField } from '@/ui/form/bound';
 import { TextField } from '@/ui/form/field';
 import { FormFoot } from '@/ui/form/form-foot';
 import { KeptForm } from '@/ui/form/kept-form';
@@ -22,16 +23,24 @@ export function CheckForm({ name, unit, save }: CheckFormProps) {
   const form = useKeptForm<CheckEntry>({
     name,
     schema,
-    initial: { asked: '', measured: '' },
+    initial: { asked: '', measured: '', sure: false },
     save,
-    saved: () => say('The check is written down.'),
+    saved: () => say('The check is saved.'),
   });
   return (
     <KeptForm form={form} className="grid grid-cols-2 gap-x-5">
       <TextField label={`Set to (${unit})`} {...form.field('asked')} />
       <TextField label={`Scale or weight says (${unit})`} {...form.field('measured')} />
+      {form.formState.errors.measured && (
+        <TickField
+          control={form.control}
+          name="sure"
+          className="col-span-2 mt-2"
+          label="It really reads so"
+        />
+      )}
       <div className="col-span-2">
-        <FormFoot form={form} action="Write the check down" />
+        <FormFoot form={form} action="Save the check" />
       </div>
     </KeptForm>
   );

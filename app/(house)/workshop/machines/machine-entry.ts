@@ -4,8 +4,8 @@ import { MOUNT_POINTS, clampKindSchema, machineKindSchema } from '@/core/house/m
 import { cutAssumptionsSchema } from '@/core/cut/lengths';
 import { parseLength } from '@/core/measure/parsing';
 import { failure, success } from '@/core/terms/result';
-import { nameText, optionalReading, reading } from '@/core/measure/reading';
-import { roundTo } from '@/core/measure/units';
+import { nameText, optionalTyped, typed } from '@/core/measure/typed';
+import { centimetreFigure } from '@/core/measure/units';
 import { SPORTS } from '@/core/terms/sport';
 import type { MachineFacts } from '@/db/machines';
 
@@ -13,7 +13,7 @@ const count = <T extends string>(...counts: [T, ...T[]]) => z.enum(counts).trans
 
 export const machineSchema = z.object({
   name: nameText('the machine a name'),
-  gripperMm: reading((text) => {
+  gripperMm: typed((text) => {
     const length = parseLength(text, 'cm');
     if (!length.ok) return length;
     return cutAssumptionsSchema.shape.gripperMm.safeParse(length.value).success
@@ -29,12 +29,12 @@ export const machineSchema = z.object({
   clampKind: clampKindSchema,
   clamps: count('2', '1'),
   startingClamps: count('1', '0'),
-  headAddress: optionalReading((text) =>
+  headAddress: optionalTyped((text) =>
     URL.canParse(text) && /^wss?:$/.test(new URL(text).protocol)
       ? success(text)
       : failure('machine.address'),
   ),
-  checkEveryDays: reading((text) =>
+  checkEveryDays: typed((text) =>
     /^\d{1,3}$/.test(plainFigures(text)) && Number(plainFigures(text)) >= 1
       ? success(Number(plainFigures(text)))
       : failure('machine.check days'),
@@ -60,7 +60,7 @@ export const NEW_MACHINE: MachineEntry = {
 
 export const machineEntryOf = (machine: MachineFacts): MachineEntry => ({
   name: machine.name,
-  gripperMm: String(roundTo(machine.gripperMm / 10, 0.1)),
+  gripperMm: centimetreFigure(machine.gripperMm),
   kind: machine.kind,
   mounts: MOUNTS.find((points) => points === String(machine.mounts)) ?? '6',
   sports: {

@@ -2,7 +2,7 @@ import { openFor } from '@/app/identity/at-work';
 import type { Metadata } from 'next';
 import { countWords } from '@/core/terms/count-words';
 import { Link } from '@/ui/link';
-import { may } from '@/core/house/policy';
+import { may } from '@/core/house/role-rights';
 import { checkDue, checkWords } from '@/core/house/calibration';
 import { dayAt } from '@/core/measure/promised-time';
 

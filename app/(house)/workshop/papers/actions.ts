@@ -1,7 +1,7 @@
 'use server';
 
 import { action, entryOf, rowId, rowVersion } from '@/app/action';
-import { answerTo, misread, refused, said } from '@/app/answers';
+import { answerTo, answerToAdded, misread, refused, said } from '@/app/answers';
 import {
   itemSchema,
   papersSchema,
@@ -41,7 +41,7 @@ export const addItem = action(
     const read = itemSchema(workshop.currency).safeParse(typed);
     if (!read.success) return misread(read.error);
     await priceList.add(id, read.data);
-    return { ok: true };
+    return answerToAdded(await priceList.get(id), read.data);
   },
 );
 

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { EXTRA_KINDS } from '@/core/counter/extra-work';
 import { moneyFigure, parseMoney } from '@/core/measure/money';
 import { parseRate } from '@/core/measure/parsing';
-import { lineText, nameText, reading, textIn } from '@/core/measure/reading';
+import { lineText, nameText, typed, textIn } from '@/core/measure/typed';
 import { checkTemplate, type MessageKind, type Templates } from '@/core/papers/messages';
 import type { PriceItemFacts } from '@/db/price-list';
 import type { PaperFacts } from '@/db/workshop';
@@ -30,8 +30,8 @@ export const papersSchema = z
       .trim()
       .refine(isLocale, 'Write how figures are written as a language and a place, such as en-GB.'),
     prices: z.enum(['with', 'without']),
-    labourTax: reading(parseRate),
-    stringTax: reading(parseRate),
+    labourTax: typed(parseRate),
+    stringTax: typed(parseRate),
   })
   .transform(({ prices, labourTax, stringTax, ...rest }): PaperFacts => ({
     ...rest,
@@ -57,8 +57,8 @@ export const itemSchema = (currency: string) =>
     .object({
       name: nameText('the work a name'),
       kind: z.enum(EXTRA_KINDS),
-      unit: reading(parseMoney(currency)),
-      tax: reading(parseRate),
+      unit: typed(parseMoney(currency)),
+      tax: typed(parseRate),
     })
     .transform(({ unit, tax, ...rest }): PriceItemFacts => ({
       ...rest,
@@ -76,7 +76,7 @@ export const itemEntryOf = (facts: PriceItemFacts, currency: string): ItemEntry 
 });
 
 const templateText = (kind: MessageKind, most: number) =>
-  reading((text) => checkTemplate(kind, text.trim())).pipe(
+  typed((text) => checkTemplate(kind, text.trim())).pipe(
     z.string().min(1, 'A message needs words.').max(most, `Up to ${most} letters.`),
   );
 

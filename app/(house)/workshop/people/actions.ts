@@ -6,56 +6,50 @@ import { action, entryOf, rowId, rowVersion } from '@/app/action';
 import { answerTo, misread, refused, said } from '@/app/answers';
 import { myWorkshops } from '@/app/identity/at-work';
 import { DEVICE_COOKIE, deviceCookie, newDeviceToken } from '@/app/identity/device';
-import { personName, personSchema, type PersonEntry } from '@/app/identity/identity-entry';
-import { makePerson, passwordLink } from '@/app/identity/make-person';
+import { invitationSchema, personName, type InvitationEntry } from '@/app/identity/identity-entry';
+import { newInvitation } from '@/app/identity/invited';
+import { passwordLink } from '@/app/identity/make-person';
 import { sendMessage } from '@/app/identity/messages';
-import { ROLES } from '@/core/house/policy';
+import { ROLES } from '@/core/house/role-rights';
 import { hashToken } from '@/db/codes';
-import { changeSession, personNamed } from '@/db/doors';
+import { changeSession, countTry, endSessionsOn, personNamed } from '@/db/doors';
 import type { FormAnswer } from '@/ui/form/result';
 
-/** A link at which somebody makes their password, shown once to who asked for it. */
+/** A link by which somebody comes in, shown once to who asked for it. */
 export type LinkAnswer = FormAnswer & { readonly link?: string };
 
 const noLink = (sentence: string): LinkAnswer => refused(sentence);
 
 const LAST_OWNER = 'Somebody has to own the workshop: make another one its owner first.';
 
-/** Takes somebody in: a new person, or one who works in another workshop of this house already. */
-export const addPerson = action(
+/** Asks somebody in; who they are here already, or whether at all, is theirs to say. */
+export const invite = action(
   'change people',
   noLink,
-  [entryOf<PersonEntry>()],
-  async ({ members, workshop }, typed): Promise<LinkAnswer> => {
-    const read = personSchema.safeParse(typed);
+  [entryOf<InvitationEntry>()],
+  async ({ invitations, person, workshop }, typed): Promise<LinkAnswer> => {
+    const read = invitationSchema.safeParse(typed);
     if (!read.success) return misread(read.error);
-    const { role, ...person } = read.data;
-    const known = await personNamed(person.username);
-    if (known) {
-      const here = (await members.all()).find(({ personId }) => personId === known.id);
-      if (here && !here.leftAt)
-        return { ok: false, problems: { username: `${here.name} works here already.` } };
-      if (known.email !== person.address)
-        return {
-          ok: false,
-          problems: {
-            username:
-              'Somebody signs in with this name already. If it is this person, write their address as they gave it; if not, choose another name.',
-          },
-        };
-      await members.add(known.id, role);
-      return { ok: true };
-    }
-    const made = await makePerson(person);
-    if ('problems' in made) return { ok: false, problems: made.problems };
-    await members.add(made.id, role);
-    const link = await passwordLink(made.id);
+    if ((await countTry('invite', workshop.id)) !== undefined)
+      return refused('So many were asked in today that it is enough: go on tomorrow.');
+    const { link, ...kept } = newInvitation();
+    await invitations.add({ ...read.data, ...kept, invitedBy: person.id });
+    const { name, address, role } = read.data;
     await sendMessage({
-      to: person.address,
-      subject: `You work at ${workshop.name}`,
-      text: `${person.name}, you were taken in as ${role}. Your name to sign in with is ${person.username}. Make your password within three days; the address of the workshop, followed by:\n\n${link}`,
+      to: address,
+      subject: `${workshop.name} asks you in`,
+      text: `${name}, ${person.name} asks you to work at ${workshop.name} as ${role}. Take it within a week, by the address of the workshop, followed by:\n\n${link}\n\nIf you do not want to, nothing has to be done.`,
     });
     return { ok: true, link };
+  },
+);
+
+export const withdrawInvitation = action(
+  'change people',
+  said,
+  [rowId],
+  async ({ invitations }, id) => {
+    await invitations.withdraw(id);
   },
 );
 
@@ -78,7 +72,9 @@ export const letGo = action(
       members.change(id, version, { leftAt: new Date() }),
     );
     if (saved === 'last owner') return LAST_OWNER;
-    if (saved === 'changed') return 'This person was changed in another tab meanwhile: reload.';
+    return saved === 'changed'
+      ? 'This person was changed in another tab meanwhile: reload.'
+      : undefined;
   },
 );
 
@@ -104,6 +100,20 @@ export const newLink = action(
   },
 );
 
+/** Whoever did not do it themselves learns of it. */
+async function tellOfDevice(
+  { name, username }: { readonly name: string; readonly username: string },
+  device: string,
+): Promise<void> {
+  const email = (await personNamed(username))?.email;
+  if (email)
+    await sendMessage({
+      to: email,
+      subject: 'A new trusted device of your workshop',
+      text: `${name}, “${device}” was made a trusted device just now: on it, hands change with a short code. If it was not you, forget it under Workshop, People, and change your password.`,
+    });
+}
+
 export const trustThisDevice = action(
   'trust devices',
   refused,
@@ -116,10 +126,27 @@ export const trustThisDevice = action(
     const id = await devices.trust(read.data, hashToken(token), person.id);
     (await cookies()).set(DEVICE_COOKIE, `${workshop.id}.${token}`, deviceCookie);
     await changeSession(person.sessionId, { deviceId: id });
+    await tellOfDevice(person, read.data);
     return { ok: true };
   },
 );
 
 export const forgetDevice = action('trust devices', said, [rowId], async ({ devices }, id) => {
   await devices.forget(id);
+  // Whoever is signed in on it is out at once.
+  await endSessionsOn(id);
 });
+
+/** Whether the owners come in by a password alone; who asks it of others has it already, or nobody could take it back. */
+export const askSecondStep = action(
+  'change people',
+  said,
+  [rowVersion, z.boolean()],
+  async ({ changeWorkshop, person }, version, ownersSecondStep) => {
+    if (ownersSecondStep && !person.isAskedTwice)
+      return 'Set up your own second step first, under your name; then ask it of the others.';
+    return (await changeWorkshop(version, { ownersSecondStep })) === 'saved'
+      ? undefined
+      : 'The workshop was changed in another tab meanwhile: reload.';
+  },
+);

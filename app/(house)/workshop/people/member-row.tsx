@@ -2,13 +2,13 @@
 
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { ROLES, type Role } from '@/core/house/policy';
+import { ROLES, type Role } from '@/core/house/role-rights';
 import { Choice } from '@/ui/form/choice';
 import type { FormAnswer } from '@/ui/form/result';
 import { RemoveButton } from '@/ui/remove-button';
 import { useAwake } from '@/ui/use-awake';
 import type { LinkAnswer } from './actions';
-import { PasswordLink } from './password-link';
+import { OneLink } from './one-link';
 
 interface MemberRowProps {
   readonly name: string;
@@ -89,7 +89,7 @@ export function MemberRow(props: MemberRowProps) {
           />
         </span>
       )}
-      {link && <PasswordLink link={link} name={props.name} />}
+      {link && <OneLink link={link} name={props.name} lasts="three days" />}
       {notice && (
         <p role="alert" className="text-warn basis-full font-medium">
           {notice}

@@ -3,18 +3,21 @@ import type { Metadata } from 'next';
 import { Link } from '@/ui/link';
 import { openFor } from '@/app/identity/at-work';
 import { thisDevice } from '@/app/identity/at-work';
-import { ROLE_WORDS, ROLES } from '@/core/house/policy';
+import { ROLE_WORDS, ROLES } from '@/core/house/role-rights';
 import { formatDay, wallTime } from '@/core/measure/promised-time';
 import { Table } from '@/ui/list-page';
+import { Press } from '@/ui/press';
 import { RemoveButton } from '@/ui/remove-button';
 import {
-  addPerson,
+  askSecondStep,
   changeRole,
   forgetDevice,
+  invite,
   letGo,
   newLink,
   takeBack,
   trustThisDevice,
+  withdrawInvitation,
 } from './actions';
 import { AddPerson, TrustDevice } from '@/app/(house)/when-used';
 import { MemberRow } from './member-row';
@@ -26,9 +29,10 @@ export const metadata: Metadata = { title: 'People' };
 
 /** Who works here and as what, and the devices that are trusted. */
 export default async function PeoplePage() {
-  const { workshop, members, devices, jobs, person } = await openFor('change people');
-  const [all, trusted, here, strung] = await Promise.all([
+  const { workshop, members, invitations, devices, jobs, person } = await openFor('change people');
+  const [all, asked, trusted, here, strung] = await Promise.all([
     members.all(),
+    invitations.standing(),
     devices.all(),
     thisDevice(),
     jobs.byHand(subDays(new Date(), STRUNG_DAYS)),
@@ -65,6 +69,27 @@ export default async function PeoplePage() {
               />
             ))}
           </ul>
+          {asked.length > 0 && (
+            <section aria-labelledby="asked" className="mt-6">
+              <h2 id="asked" className="figure mb-1 text-2xl">
+                Asked in, and not here yet
+              </h2>
+              <ul>
+                {asked.map(({ id, name, role, address, expiresAt }) => (
+                  <li key={id} className="border-hair flex flex-wrap gap-x-5 border-t py-2">
+                    <span className="grow">
+                      {name} <span className="label">{`${role}, ${address}`}</span>
+                    </span>
+                    <span className="text-soft">until {day(expiresAt)}</span>
+                    <Press
+                      action="Withdraw it"
+                      press={withdrawInvitation.bind(null, workshop.id, id)}
+                    />
+                  </li>
+                ))}
+              </ul>
+            </section>
+          )}
           <dl className="label mt-4 grid grid-cols-[5rem_1fr] gap-x-3">
             {ROLES.map((role) => (
               <div key={role} className="contents">
@@ -89,6 +114,29 @@ export default async function PeoplePage() {
                   again,
                 ],
               }))}
+            />
+          </section>
+          <section aria-labelledby="owners" className="mt-8">
+            <h2 id="owners" className="figure mb-1 text-2xl">
+              How owners come in
+            </h2>
+            <p className="mb-2 max-w-prose">
+              {workshop.ownersSecondStep
+                ? 'By a code of their app beside the password, or by a passkey. Until they have set that up, nothing else opens to them.'
+                : 'By their password; whoever wants to, by a code of an app beside it.'}
+            </p>
+            <Press
+              action={
+                workshop.ownersSecondStep
+                  ? 'Let a password be enough'
+                  : 'Ask a second step of every owner'
+              }
+              press={askSecondStep.bind(
+                null,
+                workshop.id,
+                workshop.version,
+                !workshop.ownersSecondStep,
+              )}
             />
           </section>
           <section aria-labelledby="devices" className="mt-8">
@@ -119,7 +167,7 @@ export default async function PeoplePage() {
             {!here && <TrustDevice trust={trustThisDevice.bind(null, workshop.id)} />}
           </section>
         </div>
-        <AddPerson add={addPerson.bind(null, workshop.id)} />
+        <AddPerson invite={invite.bind(null, workshop.id)} />
       </div>
     </main>
   );

@@ -4,12 +4,19 @@ import { openFor } from '@/app/identity/at-work';
 import { routeNumber } from '@/app/route-id';
 import { formatDay, wallTime } from '@/core/measure/promised-time';
 import { searchText } from '@/app/search-text';
+import { LOOKED_THROUGH } from '@/db/trail';
 import { ListPage, Table } from '@/ui/list-page';
 import { aboutWords, changeWords } from './trail-words';
 
 export const metadata: Metadata = { title: 'Every change' };
 
 const PAGE = 60;
+
+const nothing = (find: string, more: boolean): string => {
+  if (find === '') return 'Nothing was changed yet.';
+  const among = more ? ` among ${LOOKED_THROUGH.toLocaleString('en-GB')} changes` : '';
+  return `No change by or about “${find}”${among}.`;
+};
 
 /** Who changed what and when, the latest first; of one ticket, where one is named. */
 export default async function TrailPage({ searchParams }: PageProps<'/workshop/trail'>) {
@@ -19,10 +26,9 @@ export default async function TrailPage({ searchParams }: PageProps<'/workshop/t
   const find = searchText(asks);
   const ticket = typeof asked === 'string' ? await tickets.get(routeNumber(asked)) : undefined;
   const from = typeof before === 'string' && /^\d{1,15}$/.test(before) ? Number(before) : undefined;
-  const entries = ticket
-    ? await trail.of('tickets', ticket.id)
+  const { entries, next } = ticket
+    ? await trail.of('tickets', ticket.id, PAGE, from)
     : await trail.latest(PAGE, find, from);
-  const last = entries.at(-1);
   return (
     <ListPage title="Every change" search={find} searchLabel="Find by who, or by what it was about">
       <div className="mb-1 flex flex-wrap items-baseline gap-x-6">
@@ -46,7 +52,7 @@ export default async function TrailPage({ searchParams }: PageProps<'/workshop/t
       </p>
       <Table
         head={['When', 'Who', 'What', 'Change']}
-        empty={find ? `No change by or about “${find}”.` : 'Nothing was changed yet.'}
+        empty={nothing(find, next !== undefined)}
         rows={entries.map((entry) => {
           const at = wallTime(entry.at, workshop.timeZone);
           return {
@@ -64,10 +70,10 @@ export default async function TrailPage({ searchParams }: PageProps<'/workshop/t
           };
         })}
       />
-      {!ticket && last && entries.length === PAGE && (
+      {next !== undefined && (
         <p className="mt-4">
           <Link
-            href={`/workshop/trail?find=${encodeURIComponent(find)}&before=${last.id}`}
+            href={`/workshop/trail?${ticket ? `ticket=${ticket.number}` : `find=${encodeURIComponent(find)}`}&before=${next}`}
             className="underline"
           >
             Earlier ones

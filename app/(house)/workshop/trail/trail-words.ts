@@ -65,7 +65,7 @@ export const changeWords = ({ changes }: Pick<TrailEntry, 'changes'>): string =>
   Object.entries(changes)
     .map(([column, values]) => {
       const name = columnWords(column);
-      if (values === null || !values.every(isTold)) return name;
+      if (values?.length !== 2 || !values.every(isTold)) return name;
       const [before, after] = values;
       return `${name}: ${valueWords(before)} → ${valueWords(after)}`;
     })

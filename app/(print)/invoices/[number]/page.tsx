@@ -3,7 +3,7 @@ import type { Metadata } from 'next';
 import { openFor } from '@/app/identity/at-work';
 import { formatMoney } from '@/core/measure/money';
 import { formatDayIn } from '@/core/measure/promised-time';
-import { invoiceTotals, rateWords } from '@/core/papers/invoice';
+import { invoiceTotals, rateWords, takenBackWords } from '@/core/papers/invoice';
 import { Link } from '@/ui/link';
 import { PrintButton } from '../../print-button';
 import { creditInvoice } from '../actions';
@@ -57,11 +57,9 @@ export default async function InvoicePage({ params }: PageProps<'/invoices/[numb
         <p className="mb-8 whitespace-pre-line">{to.address}</p>
         {paper.reverses !== null && (
           <p className="mb-5">
-            This takes{' '}
             <Link href={`/invoices/${paper.reverses}`} className="underline">
-              invoice {paper.reverses}
-            </Link>{' '}
-            back as a whole: {paper.why}
+              {takenBackWords(paper)}
+            </Link>
           </p>
         )}
         <table className="w-full text-left">
@@ -101,7 +99,7 @@ export default async function InvoicePage({ params }: PageProps<'/invoices/[numb
             </div>
           ))}
           <dt className="border-ink mt-1 border-t pt-1 font-semibold">
-            {kind === 'invoice' ? 'In all' : 'Given back'}
+            {kind === 'invoice' ? 'In all' : 'Credited in all'}
           </dt>
           <dd className="border-ink figure mt-1 border-t pt-1 text-right text-2xl font-semibold">
             {money(totals.grossMinor)}
@@ -118,6 +116,12 @@ export default async function InvoicePage({ params }: PageProps<'/invoices/[numb
         <div className="no-print">
           <CreditForm
             name={`credit ${issued.id}`}
+            currency={issued.paper.currency}
+            left={formatMoney(
+              issued.totalMinor - issued.creditedMinor,
+              issued.paper.currency,
+              issued.paper.locale,
+            )}
             save={creditInvoice.bind(null, open.workshop.id, randomUUID(), number)}
           />
         </div>

@@ -2,7 +2,7 @@ import { openFor } from '@/app/identity/at-work';
 import type { Metadata } from 'next';
 import { Link } from '@/ui/link';
 import { jobAt, openTicket } from '@/app/(house)/tickets/[number]/ticket';
-import { coveredHoles } from '@/core/path/covers';
+import { coveredHoles } from '@/core/path/covered-holes';
 import { formatGauge } from '@/core/measure/gauge';
 import { METHOD_WORDS } from '@/core/terms/method';
 import { measureWords } from '@/core/cut/measuring';
@@ -25,6 +25,7 @@ import {
   orderWords,
   PIECE_WORDS,
 } from '@/core/cut/wording';
+import { dialFor, pullsFor } from '@/core/house/calibration';
 import { BedDrawing } from '@/ui/when-used';
 import { BedKey } from '@/ui/bed/bed-key';
 import { Cautions } from '@/ui/cautions';
@@ -36,9 +37,9 @@ export const metadata: Metadata = { title: 'Work sheet' };
 
 /** Everything the bench needs of one ticket, on one page of A4 or Letter. */
 export default async function WorkSheet({ params }: PageProps<'/sheets/[number]'>) {
-  await openFor('see tickets');
+  const { machines } = await openFor('see tickets');
   const open = await openTicket((await params).number);
-  const { ticket, client, frame, study, setup, workshop, assumptions, now } = open;
+  const { ticket, client, frame, study, setup, workshop, assumptions, machine } = open;
   const { lengthSystem } = workshop;
   const back = (
     <Link href={`/tickets/${ticket.number}/cut`} className="underline">
@@ -57,6 +58,9 @@ export default async function WorkSheet({ params }: PageProps<'/sheets/[number]'
   const { mains, crosses, tension } = setup;
   const { path, pieces } = plan;
   const words = (mm: number) => lengthWords(mm, lengthSystem);
+  const pulls = machine ? pullsFor(await machines.checks(machine.id)) : 1;
+  const dials = [tension.mainN, tension.crossN].map((n) => dialFor(n, pulls, tension.unit));
+  const isDialled = dials.some((dial) => dial !== undefined);
   const cautions = [...study.cautions, ...study.assumed, ...pathCautions(bed, path)];
   return (
     <article className="flex flex-col gap-3 text-[0.9rem] leading-snug">
@@ -68,11 +72,23 @@ export default async function WorkSheet({ params }: PageProps<'/sheets/[number]'
         <h1 className="figure shrink-0 text-3xl">Ticket {ticket.number}</h1>
         <p className="min-w-0 grow break-words">
           <span className="font-semibold">{client.name}</span> · {frame.name}
-          {ticket.mark && `, ${ticket.mark}`} · promised {formatWall(ticket.promised, now)}
+          {ticket.mark && `, ${ticket.mark}`} · promised {formatWall(ticket.promised)}
         </p>
         <p className="shrink-0">
           <span className="figure text-3xl">{formatTicket(tension)}</span>{' '}
           <span className="label">{formatTicketConverted(tension)}</span>
+          {machine && isDialled && (
+            <span className="block text-right">
+              <span className="label">set on {machine.name} </span>
+              <span className="figure">
+                {formatTicket({
+                  mainN: dials[0] ?? tension.mainN,
+                  crossN: dials[1] ?? tension.crossN,
+                  unit: tension.unit,
+                })}
+              </span>
+            </span>
+          )}
         </p>
       </header>
       <div className="grid grid-cols-[1.15fr_1fr] gap-5">

@@ -1,4 +1,4 @@
-import { may } from '@/core/house/policy';
+import { may } from '@/core/house/role-rights';
 import { openFor } from '@/app/identity/at-work';
 import type { Metadata } from 'next';
 import { Link } from '@/ui/link';

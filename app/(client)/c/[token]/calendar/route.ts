@@ -27,6 +27,7 @@ export async function GET(_: Request, { params }: RouteContext<'/c/[token]/calen
           ]
         : [],
       now,
+      workshop.timeZone,
     );
   });
   return new Response(text, {

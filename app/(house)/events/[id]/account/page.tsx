@@ -1,4 +1,5 @@
 import type { Metadata } from 'next';
+import { countWords } from '@/core/terms/count-words';
 import { openFor } from '@/app/identity/at-work';
 import { formatMoney } from '@/core/measure/money';
 import { formatDay } from '@/core/measure/promised-time';
@@ -13,7 +14,7 @@ export default async function AccountPage({
   params,
   searchParams,
 }: PageProps<'/events/[id]/account'>) {
-  const open = await openFor('take payments');
+  const open = await openFor('see the money');
   const asked = (await searchParams).day;
   const { event, day, days, lines } = await dayAccount(
     open,
@@ -70,8 +71,11 @@ export default async function AccountPage({
       />
       {lines.length > 0 && (
         <p className="mt-4 font-medium">
-          {sum(({ rackets }) => rackets)} rackets, {sum(({ kept }) => kept)} in time;{' '}
-          {money(sum(({ toPayMinor }) => toPayMinor))} to pay,{' '}
+          {countWords(
+            sum(({ rackets }) => rackets),
+            'racket',
+          )}
+          , {sum(({ kept }) => kept)} in time; {money(sum(({ toPayMinor }) => toPayMinor))} to pay,{' '}
           {money(sum(({ owedMinor }) => owedMinor))} of it open.
         </p>
       )}

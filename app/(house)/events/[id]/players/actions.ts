@@ -3,20 +3,20 @@
 import { z } from 'zod';
 import { action, entryOf, rowId, rowVersion } from '@/app/action';
 import { answerTo, misread, refused, said, Undone, wholly } from '@/app/answers';
-import { dayOf } from '@/app/(house)/day/day-of';
 import { newClient } from '@/app/(house)/take-in/new-client';
 import { parsePromise, wallTime, type WallTime } from '@/core/measure/promised-time';
-import { lineText, nameText, textIn } from '@/core/measure/reading';
+import { lineText, nameText, sameName, textIn } from '@/core/measure/typed';
 import { formatTicket } from '@/core/measure/units';
 import { wallMinutes, wallOf } from '@/core/queue/clock';
 import { countWords } from '@/core/terms/count-words';
 import { refusal } from '@/core/terms/result';
-import { benchForPlayer, nextTags, promiseBefore } from '@/core/tournament/court';
+import { nextTags, promiseBefore } from '@/core/tournament/court';
 import type { NamedPlayer, WorkshopEvent } from '@/db/events';
 import { cutOf } from '@/db/tickets';
-import type { OpenWorkshop, Records } from '@/db/workshop';
+import type { Records } from '@/db/workshop';
 import type { FormAnswer } from '@/ui/form/result';
 import { parseMinutes } from '../../event-entry';
+import { giveBenches } from './give-bench';
 import {
   bagSchema,
   NEW_PLAYER,
@@ -41,6 +41,20 @@ async function playing(
 
 const who = z.object({ clientId: z.union([rowId, z.literal('')]), name: textIn });
 
+/** The same press sent again is answered as it was; another one under its key is not kept. */
+const answerToPlayer = (
+  before: NamedPlayer,
+  typed: { readonly eventId: string; readonly clientId: string; readonly name: string },
+): FormAnswer =>
+  before.eventId === typed.eventId &&
+  (typed.clientId
+    ? before.clientId === typed.clientId
+    : sameName(before.name) === sameName(typed.name))
+    ? { ok: true, go: `/events/${before.eventId}/players/${before.id}` }
+    : refused(
+        `The press before took “${before.name}” in. Nobody else was taken in by this one: reload, and choose again.`,
+      );
+
 /** Somebody plays: a client by id, or a new one by name. */
 export const addPlayer = action(
   'take in',
@@ -53,6 +67,8 @@ export const addPlayer = action(
     if (!clientId && !read.success) return misread(read.error);
     return wholly(() =>
       together(async (records) => {
+        const before = await records.events.player(newId);
+        if (before) return answerToPlayer(before, { eventId, clientId, name });
         const known = clientId ? await records.clients.get(clientId) : undefined;
         if (clientId && (!known || known.removedAt)) return refused(GONE);
         const client = known?.id ?? (await newClient(records, read.data ?? '', ''));
@@ -89,16 +105,20 @@ export const moveCourt = action(
   'arrange the day',
   said,
   [rowId, textIn],
-  async ({ together, workshop }, id, text) => {
+  async (open, id, text) => {
+    const { together, workshop } = open;
     const now = wallTime(new Date(), workshop.timeZone);
     const onCourt = text.trim() === '' ? undefined : parsePromise(text, now);
     if (onCourt && !onCourt.ok) return onCourt.problem;
-    return together(async (records) => {
+    const event = await together(async (records) => {
       const at = await playing(records, id);
-      if (!at) return GONE;
+      if (!at) return undefined;
       await records.events.moveCourt(id, onCourt?.value ?? null, at.player.court, at.event.leadMin);
-      return undefined;
+      return at.event;
     });
+    if (!event) return GONE;
+    await giveBenches(open, event.id, [id]);
+    return undefined;
   },
 );
 
@@ -120,42 +140,32 @@ export const allLater = action(
   'arrange the day',
   said,
   [rowId, textIn],
-  async ({ together, workshop }, eventId, text) => {
+  async (open, eventId, text) => {
+    const { together, workshop } = open;
     const minutes = parseMinutes(text);
     if (!minutes.ok || minutes.value === 0) return refusal('event.later').problem;
     const now = wallTime(new Date(), workshop.timeZone);
-    return together(async ({ events }) => {
+    const moved = await together(async ({ events }) => {
       const event = await events.get(eventId);
-      if (!event || event.removedAt) return GONE;
+      if (!event || event.removedAt) return undefined;
       const later = (await events.players(eventId)).filter(
         ({ onCourt }) => onCourt !== null && onCourt >= now,
       );
-      let moved = 0;
+      let rackets = 0;
       for (const { id, onCourt, court } of later)
-        moved += await events.moveCourt(
+        rackets += await events.moveCourt(
           id,
           wallOf(wallMinutes(onCourt ?? now) + minutes.value),
           court,
           event.leadMin,
         );
-      return `${countWords(later.length, 'player')} and ${countWords(moved, 'open racket')} moved.`;
+      return { players: later.map(({ id }) => id), rackets };
     });
+    if (!moved) return GONE;
+    await giveBenches(open, eventId, moved.players);
+    return `${countWords(moved.players.length, 'player')} and ${countWords(moved.rackets, 'open racket')} moved.`;
   },
 );
-
-/** The bench of the event with the fewest minutes before it, as the day is planned now. */
-async function freeBench(open: OpenWorkshop, { benchIds }: WorkshopEvent) {
-  const { plan } = await dayOf(open, open.workshop);
-  const placed = plan.ok ? plan.value.placed : [];
-  return benchForPlayer(
-    benchIds.map((bench) => ({
-      bench,
-      minutes: placed
-        .filter((each) => each.bench === bench)
-        .reduce((sum, { start, finish }) => sum + finish - start, 0),
-    })),
-  );
-}
 
 /** By when a bag is promised: what was said, else so long before the match as the event wants it. */
 function promiseOf(
@@ -227,16 +237,13 @@ export const bagIn = action(
     if ((await tickets.byRequest(keys)).length > 0) return { ok: true, go };
     const promised = promiseOf(at, read.data.promised, now);
     if (typeof promised !== 'string') return promised;
-    const bench =
-      at.event.oneBench && !at.player.benchId ? await freeBench(open, at.event) : undefined;
     try {
-      return await wholly(() =>
+      const answer = await wholly(() =>
         together(async (records) => {
           const { clientId } = at.player;
           const known = await records.rackets.ofClient(clientId);
           const frame = frameId ? await records.frames.get(frameId) : undefined;
           const tags = nextTags(await records.events.tags(at.event.id), lines.length);
-          if (bench) await records.events.giveBench(playerId, bench);
           let fresh = known.length;
           for (const [i, { requestKey, racketId, tension }] of lines.entries()) {
             const racket = known.find(({ id }) => id === racketId);
@@ -285,9 +292,11 @@ export const bagIn = action(
               tag: tags[i] ?? 0,
             });
           }
-          return { ok: true, go };
+          return { ok: true, go } as const;
         }),
       );
+      if (answer.ok) await giveBenches(open, at.event.id, [playerId]);
+      return answer;
     } catch (error) {
       if ((await tickets.byRequest(keys)).length > 0) return { ok: true, go };
       throw error;

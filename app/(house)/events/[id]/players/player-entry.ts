@@ -2,21 +2,23 @@ import { z } from 'zod';
 import { parseGauge } from '@/core/measure/gauge';
 import { parsePromise, type WallTime } from '@/core/measure/promised-time';
 import { parseTicketTension } from '@/core/measure/parsing';
-import { lineText, optionalReading, pickedOrNone, reading, textIn } from '@/core/measure/reading';
+import { lineText, optionalTyped, pickedOrNone, typed, textIn } from '@/core/measure/typed';
 import type { TensionUnit } from '@/core/measure/units';
 import type { Sport } from '@/core/terms/sport';
 import { formatOrders, parseOrders } from '@/core/tournament/orders';
 import type { PlayerFacts } from '@/db/events';
 
+const NO_STRING = 'Which string is that thick? Choose it, or leave the thickness empty.';
+
 /** What a player always wants, and who strings it. */
 export const playerSchema = (sport: Sport, unit: TensionUnit) =>
   z
     .object({
-      orders: reading((text) => parseOrders(text, sport, unit)),
+      orders: typed((text) => parseOrders(text, sport, unit)),
       mainStringId: pickedOrNone('a string'),
-      mainGauge: optionalReading((text) => parseGauge(text, sport)),
+      mainGauge: optionalTyped((text) => parseGauge(text, sport)),
       crossStringId: pickedOrNone('a string'),
-      crossGauge: optionalReading((text) => parseGauge(text, sport)),
+      crossGauge: optionalTyped((text) => parseGauge(text, sport)),
       supplied: z.boolean(),
       benchId: pickedOrNone('a bench'),
     })
@@ -27,6 +29,8 @@ export const playerSchema = (sport: Sport, unit: TensionUnit) =>
       if (crossStringId && crossGauge === null) add('crossGauge', 'Which thickness? 1.25.');
       if (crossStringId && !mainStringId)
         add('mainStringId', 'Choose the string for the mains too.');
+      else if (mainGauge !== null && !mainStringId) add('mainStringId', NO_STRING);
+      if (crossGauge !== null && !crossStringId) add('crossStringId', NO_STRING);
     })
     .transform(
       ({
@@ -90,7 +94,7 @@ export const bagSchema = (sport: Sport, unit: TensionUnit, now: WallTime) =>
             requestKey: z.uuid(),
             /** Empty for one that was never here. */
             racketId: idOrNone,
-            tension: reading((text) => parseTicketTension(text, sport, unit)),
+            tension: typed((text) => parseTicketTension(text, sport, unit)),
           }),
         )
         .min(1, 'There is no racket in the bag.')
@@ -98,7 +102,7 @@ export const bagSchema = (sport: Sport, unit: TensionUnit, now: WallTime) =>
       frameId: idOrNone,
       frameLabel: textIn.max(120, 'Keep the frame’s name under 120 letters.'),
       /** Empty where the match says it. */
-      promised: optionalReading((text) => parsePromise(text, now)),
+      promised: optionalTyped((text) => parsePromise(text, now)),
       wish: lineText('what they ask for'),
     })
     .superRefine(({ lines, frameId, frameLabel }, context) => {

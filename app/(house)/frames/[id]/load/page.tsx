@@ -4,7 +4,7 @@ import { openFor } from '@/app/identity/at-work';
 import { routeId } from '@/app/route-id';
 import { loadTrust } from '@/app/(house)/tickets/[number]/load/hoop-of';
 import { questionOf } from '@/core/bench/job';
-import { studyFrame } from '@/core/frame/bed';
+import { studied } from '@/app/studied';
 import { USUAL_HOUSE } from '@/core/house/house-rules';
 import { usualJobOn } from '@/core/load/usual-job';
 import { stringInWay } from '@/core/load/ways';
@@ -20,7 +20,7 @@ export default async function FrameUnderLoadPage({ params }: PageProps<'/frames/
   const { frames, workshop } = await openFor('see house rules');
   const frame = await frames.get(routeId((await params).id));
   if (!frame) notFound();
-  const { bed } = studyFrame(frame.spec);
+  const { bed } = studied(frame.spec);
   const job = bed && usualJobOn(bed, workshop.houseRules ?? USUAL_HOUSE);
   const strung = job && stringInWay(job, 'as planned', frame.hoopFactor ?? 1);
   return (

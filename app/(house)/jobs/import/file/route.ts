@@ -1,12 +1,13 @@
 import { isDeepStrictEqual } from 'node:util';
 import { z } from 'zod';
 import { longRoute } from '@/app/action';
-import { refused, Undone, wholly } from '@/app/answers';
+import { readOrUndone, refused, Undone, wholly } from '@/app/answers';
+import { parseApart } from '@/app/parse-apart';
 import { dayAt } from '@/core/measure/promised-time';
 import { DAY_ORDERS } from '@/core/record/earlier-job';
 import type { OpenWorkshop } from '@/db/workshop';
-import { answerJobs, JOB_FIELDS, readJobDocuments, sameJob } from '@/formats/job-import';
-import { mappingSchema, readSheet } from '@/formats/mapped-table';
+import { JOB_FIELDS, sameJob } from '@/formats/job-import';
+import { mappingSchema } from '@/formats/mapped-table';
 import type { FormAnswer } from '@/ui/form/result';
 
 type GoOn = (done: number) => Promise<void>;
@@ -33,22 +34,23 @@ async function bringTable(
   { text, mapping, dayOrder }: z.output<typeof tableSchema>,
   goOn: GoOn,
 ): Promise<FormAnswer> {
-  const sheet = readSheet(text);
-  if (!sheet.ok) return refused(sheet.problem);
   const asked = {
     dayOrder,
     unit: workshop.tensionUnit,
     currency: workshop.currency,
     today: dayAt(new Date(), workshop.timeZone),
   };
-  await together(async ({ brought }) => {
-    const known = new Set((await brought.knownEarlier()).map(sameJob));
-    const rows = answerJobs(sheet.value, mapping, asked, known).flatMap((each) =>
-      each.state === 'new' ? [each.row] : [],
-    );
-    await brought.bringEarlier(rows, goOn);
-  });
-  return { ok: true, go: '/rackets' };
+  return wholly(() =>
+    together(async ({ brought }): Promise<FormAnswer> => {
+      const known = (await brought.knownEarlier()).map(sameJob);
+      const read = readOrUndone(
+        readOrUndone(await parseApart('jobs', text, mapping, asked, known)),
+      );
+      const rows = read.flatMap((each) => (each.state === 'new' ? [each.row] : []));
+      await brought.bringEarlier(rows, goOn);
+      return { ok: true, go: '/rackets' };
+    }),
+  );
 }
 
 async function bringDocuments(
@@ -56,12 +58,11 @@ async function bringDocuments(
   text: string,
   goOn: GoOn,
 ): Promise<FormAnswer> {
-  const read = readJobDocuments(text);
-  if (!read.ok) return refused(read.problem);
   return wholly(async () => {
+    const read = readOrUndone(readOrUndone(await parseApart('jobDocuments', text)));
     await together(async ({ brought }) => {
-      const here = await brought.recordsAt(read.value.map(({ number }) => number));
-      const fresh = read.value.filter(({ number, record }) => {
+      const here = await brought.recordsAt(read.map(({ number }) => number));
+      const fresh = read.filter(({ number, record }) => {
         if (!here.has(number)) return true;
         if (isDeepStrictEqual(here.get(number), record)) return false;
         throw new Undone(

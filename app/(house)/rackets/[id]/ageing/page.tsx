@@ -1,3 +1,4 @@
+import { strungWords } from '@/core/record/as-strung';
 import { randomUUID } from 'node:crypto';
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
@@ -7,7 +8,7 @@ import { routeId } from '@/app/route-id';
 import { lossWords } from '@/core/ageing/bed-today';
 import { COME_BACK_WORDS } from '@/core/ageing/comes-back';
 import { formatDay, formatWall, wallTime } from '@/core/measure/promised-time';
-import { formatTension, formatTicket, inTensionUnit, type TensionUnit } from '@/core/measure/units';
+import { formatTension, inTensionUnit, type TensionUnit } from '@/core/measure/units';
 import { countWords } from '@/core/terms/count-words';
 import type { BedReading } from '@/db/readings';
 import { AgeingChart } from '@/ui/ageing-chart';
@@ -83,12 +84,15 @@ export default async function AgeingPage({ params }: PageProps<'/rackets/[id]/ag
             Four of five rackets lie in the band.{' '}
             {from === 0
               ? 'Nothing was measured of this one yet: it is the band of its kind.'
-              : `${countWords(from, 'reading')} of this racket made it ${Math.round(narrowed * 100)} % narrower than that of its kind.`}
-            {rough && ' The one tap was not calibrated just after stringing: it says it roughly.'}
+              : narrowed < 0
+                ? `${countWords(from, 'reading')} of this racket made it ${Math.round(-narrowed * 100)} % wider than that of its kind: they do not agree with each other, or with any such bed.`
+                : `${countWords(from, 'reading')} of this racket made it ${Math.round(narrowed * 100)} % narrower than that of its kind.`}
+            {rough &&
+              ' Its one tap has none just after stringing beside it: what a model says of a bed lies a fifth to a third above what rackets ring at, so it says little.'}
           </p>
           <Facts className="mt-4">
             <Fact name="Strung" note={`job ${ageing.number}, ${formatDay(strungDay)}`} figure>
-              {formatTicket(record.setup)}
+              {strungWords(record)}
             </Fact>
             <Fact name="Left by now" figure note={`it has lost ${lossWords(today.loss)}`}>
               {left(today.loss)}
@@ -149,7 +153,7 @@ export default async function AgeingPage({ params }: PageProps<'/rackets/[id]/ag
             <ReadingForm
               key={ageing.readings.length}
               name={`reading ${ageing.number} ${ageing.readings.length}`}
-              unit={workshop.tensionUnit}
+              unit={unit}
               strungDay={strungDay}
               now={now}
               save={addReading.bind(null, workshop.id, randomUUID(), ageing.number)}
@@ -164,7 +168,7 @@ export default async function AgeingPage({ params }: PageProps<'/rackets/[id]/ag
                 key: reading.id,
                 cells: [
                   formatWall(reading.takenOn, now),
-                  readingWords(reading, workshop.tensionUnit),
+                  readingWords(reading, unit),
                   reading.who,
                   <Press
                     key="back"

@@ -1,9 +1,9 @@
 import { z } from 'zod';
 import { READING_KINDS } from '@/core/ageing/readings';
 import { decimal, plainFigures } from '@/core/measure/figures';
-import { lineText } from '@/core/measure/reading';
+import { lineText } from '@/core/measure/typed';
 import { newtons, type TensionUnit } from '@/core/measure/units';
-import { textIn } from '@/core/measure/reading';
+import { textIn } from '@/core/measure/typed';
 import type { ReadingFacts } from '@/db/readings';
 
 /** What a reading of each kind can be, in its own unit, and how that is said. */

@@ -5,6 +5,7 @@ import { useEffect, useRef, useState } from 'react';
 import type { BedPitch } from '@/core/sound/pitch';
 import { FileDrop } from '@/ui/form/file-drop';
 import type { FormAnswer } from '@/ui/form/result';
+import { ringsNear } from '@/core/ageing/readings';
 import { say } from '@/ui/say';
 import { useAwake } from '@/ui/use-awake';
 import { listen, NoSound, soundOf, type Listening } from './listen';
@@ -40,7 +41,7 @@ export function TapPanel({ setHz, keep }: TapPanelProps) {
         sound(),
         import('@/core/sound/pitch'),
       ]);
-      const heard = bedPitch(samples, rate);
+      const heard = bedPitch(samples, rate, setHz);
       if (heard.ok) setPitch(heard.value);
       else setProblem(heard.problem);
     } catch (error) {
@@ -100,7 +101,7 @@ export function TapPanel({ setHz, keep }: TapPanelProps) {
         Take the damper out, hold the racket at its handle, the device near the strings, and tap the
         middle of the bed three times, half a second apart.
         {setHz !== undefined &&
-          ` At the tension that was set it would ring near ${Math.round(setHz)} Hz.`}
+          ` At the tension that was set it would ring near ${Math.round(ringsNear(setHz))} Hz.`}
       </p>
       <p className="flex flex-wrap items-center gap-4">
         {state === 'listening' ? (

@@ -5,7 +5,7 @@ import { answerTo, misread, refused, said } from '@/app/answers';
 import { SILENT } from '@/core/advice/talk';
 import { forAdvice, formatParts, parseParts } from '@/core/balance/parts';
 import { withParts } from '@/core/balance/racket';
-import { textIn } from '@/core/measure/reading';
+import { textIn } from '@/core/measure/typed';
 import { balanceSchema, type BalanceEntry } from './balance-entry';
 
 /** Writes one part more down, as it is typed among the parts. */

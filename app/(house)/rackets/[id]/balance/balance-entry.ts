@@ -2,7 +2,8 @@ import { z } from 'zod';
 import { formatParts, parseParts, type KeptBalance } from '@/core/balance/parts';
 import { swingFromPendulum, withParts, type Figures } from '@/core/balance/racket';
 import { bareFigure } from '@/core/measure/figures';
-import { lineText, textIn } from '@/core/measure/reading';
+import { lineText, textIn } from '@/core/measure/typed';
+import { roundTo } from '@/core/measure/units';
 
 const numberIn = (text: string): number => bareFigure(text, 3);
 
@@ -55,12 +56,13 @@ export const balanceSchema = z
         periodS: numberIn(entry.period),
       });
       if (!(numberIn(entry.pivot) >= 0)) add('pivot', 'Where does it hang, in mm from the butt?');
-      else if (
-        swing.ok &&
-        within('swingKgCm2', swing.value.toFixed(1)) === Number(swing.value.toFixed(1))
-      )
-        swingKgCm2 = swing.value;
-      else add('period', swing.ok ? LIMITS.swingKgCm2[2] : swing.problem);
+      else if (!swing.ok) add('period', swing.problem);
+      else {
+        // No pendulum is read more finely.
+        const read = within('swingKgCm2', swing.value.toFixed(1));
+        if (typeof read === 'number') swingKgCm2 = read;
+        else add('period', read);
+      }
     } else swingKgCm2 = figure('swing', 'swingKgCm2');
     const { strung, grip } = entry;
     const kept = { massG, balanceMm, swingKgCm2 };
@@ -93,7 +95,7 @@ export const balanceEntryOf = (kept: KeptBalance | null): BalanceEntry =>
         ...NOT_WEIGHED,
         mass: String(kept.massG),
         balance: String(kept.balanceMm),
-        swing: kept.swingKgCm2.toFixed(1),
+        swing: String(roundTo(kept.swingKgCm2, 0.001)),
         strung: kept.strung,
         grip: kept.grip,
         parts: formatParts(kept.parts),

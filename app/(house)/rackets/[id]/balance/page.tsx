@@ -6,7 +6,8 @@ import { stringsAsPart } from '@/core/balance/bed-strings';
 import { formatParts, type KeptBalance, type NamedPart } from '@/core/balance/parts';
 import { massCaution, withParts, type Figures } from '@/core/balance/racket';
 import { matchPair, usualPlaces } from '@/core/balance/reach';
-import { studyFrame, type Bed } from '@/core/frame/bed';
+import type { Bed } from '@/core/frame/bed';
+import { studied } from '@/app/studied';
 import { formatGauge } from '@/core/measure/gauge';
 import { roundTo } from '@/core/measure/units';
 import type { StringRow } from '@/db/strings';
@@ -75,7 +76,7 @@ export default async function BalancePage({ params }: PageProps<'/rackets/[id]/b
     strings.find(''),
     tickets.lastOfRacket(id, 1),
   ]);
-  const bed = frame && studyFrame(frame.spec).bed;
+  const bed = frame && studied(frame.spec).bed;
   const kept = racket.balance;
   const now = kept && wholeOf(kept);
   const places = usualPlaces(frame?.spec.sport ?? 'tennis');

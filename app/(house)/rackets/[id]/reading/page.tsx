@@ -1,10 +1,11 @@
 import { randomUUID } from 'node:crypto';
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
+import { ringsNear } from '@/core/ageing/readings';
 import { ageingOf } from '@/app/ageing-of';
 import { openFor } from '@/app/identity/at-work';
 import { routeId } from '@/app/route-id';
-import { studyFrame } from '@/core/frame/bed';
+import { studied } from '@/app/studied';
 import { formatWall, wallTime } from '@/core/measure/promised-time';
 import { readBed } from '@/core/reading/read-bed';
 import { bedFacts, signsOf } from '@/core/reading/signs';
@@ -31,7 +32,7 @@ export default async function ReadingPage({ params }: PageProps<'/rackets/[id]/r
     bedsRead.ofRacket(id),
     ageingOf(open, workshop, racket, now.slice(0, 10)),
   ]);
-  const bed = frame && studyFrame(frame.spec).bed;
+  const bed = frame && studied(frame.spec).bed;
   const head = <RacketHead title="Reading the bed" racket={racket} />;
   if (!frame || !bed)
     return (
@@ -48,7 +49,7 @@ export default async function ReadingPage({ params }: PageProps<'/rackets/[id]/r
         key={kept.length}
         name={`reading the bed ${id} ${kept.length}`}
         spec={frame.spec}
-        setHz={ageing?.setHz?.toFixed(0) ?? ''}
+        setHz={ageing?.setHz === undefined ? '' : ringsNear(ageing.setHz).toFixed(0)}
         save={keepReading.bind(null, workshop.id, id, randomUUID())}
       />
       {kept.length > 0 && (

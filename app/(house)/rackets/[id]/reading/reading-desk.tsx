@@ -18,7 +18,7 @@ import { useKeptForm } from '@/ui/form/use-kept-form';
 import { say } from '@/ui/say';
 import { PhotoBow } from './photo-bow';
 import { ReadingPanel } from './reading-panel';
-import { NOTHING_TYPED, pressed, seenSchema, type SeenEntry } from './seen-entry';
+import { NOTHING_TYPED, pressed, asFarAsRead, seenSchema, type SeenEntry } from './seen-entry';
 
 interface ReadingDeskProps {
   readonly name: string;
@@ -54,9 +54,8 @@ export function ReadingDesk({ name, spec, setHz, save }: ReadingDeskProps) {
   const [mode, setMode] = useState<ReadingMode>('knots');
   const bed = useMemo(() => studyFrame(spec).bed, [spec]);
   const entry = useWatch({ control: form.control }) as SeenEntry;
-  const read = seenSchema.safeParse(entry);
   if (!bed) return null;
-  const seen = read.success ? read.data : NOTHING_SEEN;
+  const seen = asFarAsRead(entry) ?? NOTHING_SEEN;
   const press = (key: string) => {
     const now = form.getValues();
     for (const [field, value] of Object.entries(pressed(now, mode, key)))
@@ -170,7 +169,7 @@ export function ReadingDesk({ name, spec, setHz, save }: ReadingDeskProps) {
             <NoteField
               label="Mains, left and right (Hz)"
               rows={3}
-              hint="From the centre outwards, a pair a line: 612 598"
+              hint="From the centre outwards, a pair a line: 612 598. Three pairs and more count."
               {...form.field('pairs')}
             />
           </div>
@@ -178,11 +177,7 @@ export function ReadingDesk({ name, spec, setHz, save }: ReadingDeskProps) {
         <FormFoot form={form} action="Keep this reading" />
       </KeptForm>
       <div>
-        {read.success ? (
-          <ReadingPanel seen={seen} facts={bedFacts(bed)} />
-        ) : (
-          <p className="label">A figure is not right yet: it is said at its field.</p>
-        )}
+        <ReadingPanel seen={seen} facts={bedFacts(bed)} />
       </div>
     </div>
   );

@@ -1,6 +1,6 @@
 import { readBed } from '@/core/reading/read-bed';
 import type { BedSeen } from '@/core/reading/seen';
-import { signsOf, type BedFacts, type SignSeen } from '@/core/reading/signs';
+import { pairsTooFew, signsOf, type BedFacts, type SignSeen } from '@/core/reading/signs';
 import { lookWords, seenWords, storyWords, tellWords, toDo, toDoWords } from '@/core/reading/words';
 import { english } from '@/core/terms/words/english';
 
@@ -28,6 +28,7 @@ const words = (signs: readonly SignSeen[]): string =>
 /** What a bed tells: the stories that explain it, where to look next, what to do, and what its owner hears. */
 export function ReadingPanel({ seen, facts }: ReadingPanelProps) {
   const { told, tells, ranked, found, lookAt, directionOpen } = readBed(seen, facts);
+  const tooFew = pairsTooFew(seen.mainsHz);
   const deed = toDo(found, seen);
   const isLooked = signsOf(seen, facts).length > 0;
   return (
@@ -41,7 +42,7 @@ export function ReadingPanel({ seen, facts }: ReadingPanelProps) {
       <ol className="border-hair border-t">
         {ranked
           .filter(({ chance }, i) => i < SHOWN && chance >= LEAST)
-          .map(({ story, chance, for: speaks, against }, i) => (
+          .map(({ story, beside, chance, for: speaks, against }, i) => (
             <li
               key={story ?? ''}
               className="border-hair grid grid-cols-[4.5rem_1fr] items-baseline gap-x-3 border-b py-2"
@@ -49,7 +50,7 @@ export function ReadingPanel({ seen, facts }: ReadingPanelProps) {
               <span className="figure text-2xl">{chanceWords(chance)}</span>
               <span>
                 <span className={i === 0 ? 'font-semibold' : undefined}>
-                  {english(storyWords(story))}
+                  {[story, ...beside].map((each) => english(storyWords(each))).join(' · ')}
                 </span>
                 {speaks.length > 0 && <span className="block">for it: {words(speaks)}</span>}
                 {against.length > 0 && (
@@ -63,6 +64,12 @@ export function ReadingPanel({ seen, facts }: ReadingPanelProps) {
         <p className="mt-3">
           Look next at {lookAt.slice(0, 2).map(lookWords).map(english).join(', then at ')}: it tells
           the first from the second.
+        </p>
+      )}
+      {tooFew > 0 && (
+        <p className="mt-1">
+          {tooFew === 1 ? 'One pair of mains was' : `${tooFew} pairs of mains were`} rung: from
+          three on they count. They are kept all the same.
         </p>
       )}
       {directionOpen && seen.crossBow && (

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { NOTHING_SEEN } from '@/core/reading/seen';
-import { NOTHING_TYPED, pressed, seenSchema, type SeenEntry } from './seen-entry';
+import { asFarAsRead, NOTHING_TYPED, pressed, seenSchema, type SeenEntry } from './seen-entry';
 
 const read = (typed: Partial<SeenEntry>) => seenSchema.safeParse({ ...NOTHING_TYPED, ...typed });
 const seen = (typed: Partial<SeenEntry>) => read(typed).data;
@@ -117,4 +117,17 @@ describe('a press on the drawing', () => {
       expect([mode, read(marked).success]).toEqual([mode, true]);
     }
   });
+});
+
+it('one figure that is not there yet takes nothing else away', () => {
+  const entry: SeenEntry = {
+    ...NOTHING_TYPED,
+    crossTowards: 'head',
+    crossMm: '',
+    marks: 'many',
+    pairs: '612',
+  };
+  expect(seenSchema.safeParse(entry).success).toBe(false);
+  expect(asFarAsRead(entry)).toMatchObject({ crossBow: null, mainsHz: null, marks: 'many' });
+  expect(asFarAsRead({ ...entry, crossMm: '4' })?.crossBow).toEqual({ towards: 'head', mm: 4 });
 });

@@ -1,7 +1,7 @@
 /** A finished bed as its form takes it, and as the core reads it. */
 import { z } from 'zod';
 import { bareFigure } from '@/core/measure/figures';
-import { textIn } from '@/core/measure/reading';
+import { textIn } from '@/core/measure/typed';
 import { AMOUNTS, bedSeenSchema, RUNS_SEEN, type BedSeen } from '@/core/reading/seen';
 import { READING_MODES } from '@/ui/bed/reading-places';
 
@@ -118,6 +118,24 @@ export const seenSchema = entrySchema.transform((entry, context): BedSeen => {
     pitch: isMeasured && !Number.isNaN(hz) && !Number.isNaN(setHz) ? { hz, setHz } : null,
   };
 });
+
+/** What a field that cannot be read yet leaves out. */
+const LEFT_OUT: Partial<Record<keyof SeenEntry, Partial<SeenEntry>>> = {
+  crossMm: { crossTowards: '' },
+  mainMm: { mainTowards: '' },
+  mains: { mains: '' },
+  pairs: { pairs: '' },
+  hz: { hz: '' },
+  setHz: { hz: '' },
+};
+
+/** What was seen as far as it can be read: one figure that is not there yet takes nothing else away. */
+export function asFarAsRead(entry: SeenEntry): BedSeen | undefined {
+  const read = seenSchema.safeParse(entry);
+  if (read.success) return read.data;
+  const without = read.error.issues.map(({ path }) => LEFT_OUT[path[0] as keyof SeenEntry] ?? {});
+  return seenSchema.safeParse(Object.assign({ ...entry }, ...without)).data;
+}
 
 const KNOTS = [null, 'mains', 'crosses'] as const;
 

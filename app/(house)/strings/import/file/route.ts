@@ -1,8 +1,9 @@
 import { z } from 'zod';
 import { fileRoute } from '@/app/action';
-import { refused, Undone, wholly } from '@/app/answers';
-import { textIn } from '@/core/measure/reading';
-import { MOST_LETTERS, readStringTable } from '@/formats/string-table';
+import { readOrUndone, refused, Undone, wholly } from '@/app/answers';
+import { parseApart } from '@/app/parse-apart';
+import { textIn } from '@/core/measure/typed';
+import { MOST_LETTERS } from '@/formats/string-table';
 import type { FormAnswer } from '@/ui/form/result';
 
 /** Brings a table of strings in, all of it or nothing; sent twice it changes nothing more. */
@@ -13,7 +14,10 @@ export const POST = fileRoute(
   ({ together, workshop }, { text }) =>
     wholly(() =>
       together(async ({ strings }): Promise<FormAnswer> => {
-        for (const row of readStringTable(text, workshop.currency, await strings.find(''))) {
+        const library = await strings.find('');
+        for (const row of readOrUndone(
+          await parseApart('strings', text, workshop.currency, library),
+        )) {
           if (!row.ok)
             throw new Undone(
               refused('A row of the table is not right yet, so nothing was brought in.'),

@@ -2,7 +2,7 @@
 
 import { action, entryOf, rowVersion, ticketNumber } from '@/app/action';
 import { answerTo, misread, refused } from '@/app/answers';
-import { isHybrid, ticketAt } from '../ticket';
+import { isHybridSetup, ticketAt } from '../ticket';
 import { cutSchema, type CutEntry } from './cut-entry';
 
 export const saveCut = action(
@@ -15,7 +15,7 @@ export const saveCut = action(
       return refused(
         'The frame or the setup of this ticket changed meanwhile: look at them first.',
       );
-    const read = cutSchema(open.study.bed, isHybrid(open.setup)).safeParse(entry);
+    const read = cutSchema(open.study.bed, isHybridSetup(open.setup)).safeParse(entry);
     if (!read.success) return misread(read.error);
     return answerTo(
       await tickets.change(number, version, read.data),

@@ -2,6 +2,7 @@
 
 import { Controller, useWatch } from 'react-hook-form';
 import type { Bed } from '@/core/frame/bed';
+import { listed } from '@/core/terms/listed';
 import { METHOD_WORDS, type Method } from '@/core/terms/method';
 import { possibleMethods } from '@/core/cut/methods';
 import { parseRemnants } from '@/core/measure/parsing';
@@ -93,7 +94,7 @@ export function CutChoices({ form, bed, path, hybrid, machines, choose }: CutCho
           figure
           label={pieces === 2 ? 'Length at hand, or mains/crosses (m)' : 'Length at hand (m)'}
           placeholder={hybrid ? '6.2/5.9' : '11.4'}
-          hint={read.ok ? read.value.map(formatMetres).join(' and ') : undefined}
+          hint={read.ok ? listed(read.value.map(formatMetres)) : undefined}
           className="w-56"
           {...form.field('remnants')}
         />
@@ -119,14 +120,14 @@ export function CutChoices({ form, bed, path, hybrid, machines, choose }: CutCho
           }))}
         />
       )}
-      {machines.length > 0 && (
+      {machines.length > 1 && (
         <ChoiceField
           control={control}
           name="machineId"
           label="On"
           options={[
             ...machines.map(({ id, name }) => ({ value: id, text: name })),
-            { value: '', text: 'another machine' },
+            { value: '', text: 'whichever is free' },
           ]}
         />
       )}

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { textIn } from '@/core/measure/reading';
+import { textIn } from '@/core/measure/typed';
 import type { Bed } from '@/core/frame/bed';
 import { methodProblem } from '@/core/cut/methods';
 import { methodSchema } from '@/core/terms/method';

@@ -53,7 +53,9 @@ export function CutFacts({
         name="Assumed"
         note={`knots ${size(assumptions.knotMm + assumptions.tailMm)} each, margin ${size(assumptions.marginMm)}; change it under Workshop`}
       >
-        {size(assumptions.gripperMm)} from frame to gripper
+        {bed.spec.sport === 'badminton'
+          ? `a hand’s breadth out of the last hole, and a clamp lends the rest of ${size(assumptions.gripperMm)} to the gripper`
+          : `${size(assumptions.gripperMm)} from frame to gripper`}
       </Fact>
       <Fact name="Stretch of the mains">{stretchWords(mains, bed.spec.sport)}</Fact>
       <Fact name="Stretch of the crosses">{stretchWords(crosses, bed.spec.sport)}</Fact>

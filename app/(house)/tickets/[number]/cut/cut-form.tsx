@@ -53,6 +53,7 @@ export function CutForm(of: CutOf) {
           cautions={[
             ...(advice.caution ? [advice.caution] : []),
             ...pathCautions(bed, path),
+            ...(of.onShelf?.missing ?? []),
             ...of.doubts,
           ]}
         />
@@ -72,6 +73,14 @@ export function CutForm(of: CutOf) {
               Work sheet
             </Link>
           </FormFoot>
+        )}
+        {of.onShelf && of.onShelf.cut.length > 0 && (
+          <p className="label">
+            <Link href="/shelf" className="underline">
+              From the shelf
+            </Link>
+            : {of.onShelf.cut.join(' · ')}
+          </p>
         )}
         <CutFacts
           bed={bed}

@@ -10,7 +10,7 @@ import type { Bed } from '@/core/frame/bed';
 import type { HouseRules } from '@/core/house/house-rules';
 import { parseRemnants } from '@/core/measure/parsing';
 import { formatStringLength, type LengthSystem, type TicketTension } from '@/core/measure/units';
-import { coveredHoles } from '@/core/path/covers';
+import { coveredHoles } from '@/core/path/covered-holes';
 import type { OrderCustom } from '@/core/path/pull-order';
 import type { FormAnswer } from '@/ui/form/result';
 import { useKeptForm } from '@/ui/form/use-kept-form';
@@ -42,6 +42,9 @@ export interface CutOf {
   readonly learnt: Learnt;
   /** In which order this job pulls its strings. */
   readonly custom: OrderCustom & Pick<HouseRules, 'bridge'>;
+  /** What of the shelf serves it, in words; left out where no shelf is kept or it is cut. */
+  readonly onShelf:
+    { readonly cut: readonly string[]; readonly missing: readonly string[] } | undefined;
   readonly lengthSystem: LengthSystem;
   /** Left out when the job is closed and nothing can be chosen any more. */
   readonly save?: (entry: CutEntry) => Promise<FormAnswer>;
@@ -71,7 +74,9 @@ export function useCut({
   const { method, shortSide, crossStart, cutFrom, remnants, machineId } = useWatch({
     control: form.control,
   }) as CutEntry;
-  const machine = machines.find(({ id }) => id === machineId);
+  // A house with one machine strings on that.
+  const only = machines.length === 1 ? machines[0] : undefined;
+  const machine = machines.find(({ id }) => id === machineId) ?? only;
   const assumptions = useMemo(
     () => (machine ? { ...house, gripperMm: machine.gripperMm } : house),
     [house, machine],

@@ -1,3 +1,4 @@
+import { sameName } from '@/core/measure/typed';
 import { openFor } from '@/app/identity/at-work';
 import { Link } from '@/ui/link';
 import { changeFrame, enterFrameForRacket, pickFrameForRacket } from '@/app/(house)/frames/actions';
@@ -27,17 +28,21 @@ export default async function FrameStation({
   const units = { houseUnit: workshop.tensionUnit, lengthSystem: workshop.lengthSystem };
 
   if (!frame) {
+    const library = await frames.all();
+    const namesakes = library.filter(({ name }) => sameName(name) === sameName(ticket.frameName));
     return (
       <>
         <p className="mb-4 max-w-prose">
-          “{ticket.frameName}” is not in the library yet. Count it from the old strings, before
-          cutting them out.
+          {namesakes.length > 0
+            ? `A frame of the name “${ticket.frameName}” is in the library. Is it this one? Else count it from the old strings, before cutting them out.`
+            : `“${ticket.frameName}” is not in the library yet. Count it from the old strings, before cutting them out.`}
         </p>
         <FromLibrary
-          frames={(await frames.all()).map(({ id, name, sport }) => ({
+          frames={library.map(({ id, name, sport }) => ({ id, text: name, detail: sport }))}
+          namesakes={namesakes.map(({ id, name, spec: { pattern } }) => ({
             id,
             text: name,
-            detail: sport,
+            detail: `${pattern.mains} × ${pattern.crosses}`,
           }))}
           pick={pickFrameForRacket.bind(null, workshop.id, ticket.racketId, racketVersion)}
         />

@@ -2,19 +2,24 @@ import { openFor } from '@/app/identity/at-work';
 import { METHOD_WORDS } from '@/core/terms/method';
 import { stopsTicket } from '@/core/counter/inspection';
 import { waitsForYes } from '@/core/counter/extra-work';
-import { moneyFigure, stringPrice } from '@/core/measure/money';
-import { formatStringLength, formatTicket, formatTicketConverted } from '@/core/measure/units';
+import { lostPieces } from '@/core/bench/mishap';
+import { formatMoney, moneyFigure, stringPrice } from '@/core/measure/money';
+import { formatStringLength, formatTicketConverted } from '@/core/measure/units';
 import { wallTime } from '@/core/measure/promised-time';
 import { eventLabour } from '@/core/tournament/account';
 import { lengthWords } from '@/core/cut/wording';
 import { Fact, Facts } from '@/ui/facts';
 import { stationsOf, type Station } from '../stations';
-import { jobAt, openTicket, type OpenTicket } from '../ticket';
+import { houseOf, jobAt, openTicket } from '../ticket';
 import { Waits } from '../waits';
 import { closeJob } from './actions';
-import { HandOverForm, LastLookForm } from '@/app/(house)/when-used';
-import { may } from '@/core/house/policy';
-import { keepLastLook } from '../last-look/actions';
+import { notOnTheShelf } from '@/app/(house)/shelf/cut-ticket';
+import { strungParts, strungWords } from '@/core/record/as-strung';
+import { atTheBench } from './at-the-bench';
+import { closingQuestions } from './closing-questions';
+import { HandOverForm } from '@/app/(house)/when-used';
+import { may } from '@/core/house/role-rights';
+import { lookEntryOf } from '../last-look/look-entry';
 import { LookWords } from '../last-look/look-words';
 import { stationTitle } from '../station-title';
 
@@ -24,20 +29,12 @@ const SUPPLY_WORDS = {
   all: 'The client brought the string.',
 };
 
-/** What the bench does not know of, and how the record will say so. */
-function missingAtTheBench({ stepsDone, stepsInAll, strungWhole }: OpenTicket): string | undefined {
-  if (strungWhole) return undefined;
-  if (stepsInAll === undefined)
-    return 'Nothing was kept at the bench. The record will say so: no time, no pulls.';
-  return `Only ${stepsDone} of ${stepsInAll} steps are kept at the bench. Is it strung to the last knot? The record will list what was kept, and call the rest not kept at the bench.`;
-}
-
 export const generateMetadata = stationTitle('Hand over');
 
 export default async function HandOverStation({
   params,
 }: PageProps<'/tickets/[number]/hand-over'>) {
-  const { events, role } = await openFor('hand over');
+  const { events, bench, role } = await openFor('hand over');
   const open = await openTicket((await params).number);
   const { ticket, setup, study, workshop } = open;
   const [job, at] = await Promise.all([jobAt(ticket.number), events.ofTicket(ticket.id)]);
@@ -54,6 +51,8 @@ export default async function HandOverStation({
       />
     );
   const { mains, crosses, tension } = setup;
+  const { strung, mishaps } = await atTheBench(open, job, { bench });
+  const inRacket = { setup: tension, strung };
   const { choice } = job;
   const { pieces } = job.plan;
   const supplied = job.supply.pieces;
@@ -62,10 +61,25 @@ export default async function HandOverStation({
     const piece = pieces.find((each) => each.name === name);
     return piece && `cut ${length(piece.cutMm)}`;
   };
-  const price = stringPrice(
-    { setMinor: mains.string.setPriceMinor, suppliedByClient: mains.supplied },
-    { setMinor: crosses.string.setPriceMinor, suppliedByClient: crosses.supplied },
-  );
+  const mainsPrice = { setMinor: mains.string.setPriceMinor, suppliedByClient: mains.supplied };
+  const crossesPrice = {
+    setMinor: crosses.string.setPriceMinor,
+    suppliedByClient: crosses.supplied,
+  };
+  const lost = lostPieces(job.sequence.ok ? job.sequence.value : undefined, mishaps);
+  const lostMinor = lost.reduce((sum, name) => {
+    const none = { setMinor: 0, suppliedByClient: false };
+    return (
+      sum +
+      stringPrice(name === 'crosses' ? none : mainsPrice, name === 'mains' ? none : crossesPrice)
+    );
+  }, 0);
+  const clientPays = houseOf(open, false).brokenString === 'the client pays';
+  const price = stringPrice(mainsPrice, crossesPrice) + (clientPays ? lostMinor : 0);
+  const lostWords =
+    lost.length > 0
+      ? ` ${clientPays ? 'With' : 'Without'} ${formatMoney(lostMinor, workshop.currency, workshop.locale)} for what broke at the bench (${lost.join(', ')}), as House rules say.`
+      : '';
   const brought = Number(mains.supplied) + Number(crosses.supplied);
   const labour = at
     ? eventLabour(
@@ -75,91 +89,95 @@ export default async function HandOverStation({
         ticket.promised,
       )
     : workshop.labourMinor;
-  const looksHere = !ticket.closedAt && may(role, 'string');
   const supply = brought === 0 ? 'none' : brought === 1 ? 'some' : 'all';
-  return (
-    <div className="grid gap-10 lg:grid-cols-2">
-      <section aria-label="What goes on record">
-        <Facts>
-          <Fact name="Tension" figure note={formatTicketConverted(tension)}>
-            {formatTicket(tension)}
+  const notThere = ticket.closedAt ? [] : await notOnTheShelf(open);
+  const questions = closingQuestions(
+    open,
+    notThere.map(({ name }) => name),
+  );
+  const facts = (
+    <section aria-label="What goes on record">
+      <Facts>
+        <Fact
+          name="Tension"
+          figure
+          note={formatTicketConverted(strungParts(inRacket, tension.unit).ticket)}
+        >
+          {strungWords(inRacket)}
+        </Fact>
+        <Fact
+          name="Bed"
+          note={choice.method === 'two-piece' ? undefined : `cut ${length(pieces[0]?.cutMm ?? 0)}`}
+        >
+          {study.bed.spec.pattern.mains} × {study.bed.spec.pattern.crosses},{' '}
+          {METHOD_WORDS[choice.method]}
+        </Fact>
+        <Fact name="Mains" note={cutOf('mains')}>
+          {mains.string.name} {mains.gaugeMm.toFixed(2)} mm
+        </Fact>
+        <Fact name="Crosses" note={cutOf('crosses')}>
+          {crosses.string.name} {crosses.gaugeMm.toFixed(2)} mm
+        </Fact>
+        <Fact name="They asked for">{ticket.wish || '–'}</Fact>
+        <Fact name="Condition">{ticket.condition || '–'}</Fact>
+        {(ticket.lastLook || ticket.closedAt) && (
+          <Fact name="Last look">
+            <LookWords look={ticket.lastLook} />
           </Fact>
-          <Fact
-            name="Bed"
-            note={
-              choice.method === 'two-piece' ? undefined : `cut ${length(pieces[0]?.cutMm ?? 0)}`
-            }
-          >
-            {study.bed.spec.pattern.mains} × {study.bed.spec.pattern.crosses},{' '}
-            {METHOD_WORDS[choice.method]}
-          </Fact>
-          <Fact name="Mains" note={cutOf('mains')}>
-            {mains.string.name} {mains.gaugeMm.toFixed(2)} mm
-          </Fact>
-          <Fact name="Crosses" note={cutOf('crosses')}>
-            {crosses.string.name} {crosses.gaugeMm.toFixed(2)} mm
-          </Fact>
-          <Fact name="They asked for">{ticket.wish || '–'}</Fact>
-          <Fact name="Condition">{ticket.condition || '–'}</Fact>
-          {!looksHere && (
-            <Fact name="Last look">
-              <LookWords look={ticket.lastLook} />
-            </Fact>
-          )}
-        </Facts>
-        {looksHere && (
-          <section aria-label="Last look" className="mt-6">
-            <h2 className="figure mb-1 text-2xl">Last look</h2>
-            <LastLookForm
-              key={JSON.stringify(ticket.lastLook)}
-              name={`ticket ${ticket.id} last look`}
-              kept={ticket.lastLook}
-              save={keepLastLook.bind(null, workshop.id, ticket.number)}
-            />
-          </section>
         )}
-      </section>
-      {!ticket.closedAt && (
-        <HandOverForm
-          missing={
-            waitsForYes(ticket.extra)
-              ? 'The extra work on it is not agreed yet: at Inspect, write how its owner said yes, or take it off.'
-              : missingAtTheBench(open)
-          }
-          key={ticket.version}
-          name={`ticket ${ticket.id} hand over`}
-          version={ticket.version}
-          initial={{
-            labour: moneyFigure(labour, workshop.currency),
-            string: moneyFigure(price, workshop.currency),
-            leftOver: pieces.map(() => ''),
-            remarks: '',
-            goes: 'now',
-          }}
-          pieces={pieces.map(({ name, cutMm, leftMm }, i) => {
-            const given = supplied[i]?.givenMm ?? cutMm;
-            return {
-              name: name === 'whole' ? 'the piece' : `the ${name}`,
-              hint: `Of ${length(given)}; the plan leaves ${lengthWords(given - cutMm + leftMm, workshop.lengthSystem)}. Optional: it teaches the next cut.`,
-            };
-          })}
-          currency={workshop.currency}
-          locale={workshop.locale}
-          price={{
-            extras: (ticket.extra?.lines ?? []).map(({ name, quantity, unitMinor, taxBp }) => ({
-              text: name,
-              quantity,
-              unitMinor,
-              taxBp,
-            })),
-            taxIncluded: workshop.taxIncluded,
-            labourTaxBp: workshop.labourTaxBp,
-            stringTaxBp: workshop.stringTaxBp,
-          }}
-          stringHint={SUPPLY_WORDS[supply]}
-          save={closeJob.bind(null, workshop.id, ticket.number, ticket.version)}
-        />
-      )}
-    </div>
+      </Facts>
+    </section>
+  );
+  if (ticket.closedAt) return facts;
+  return (
+    <HandOverForm
+      key={ticket.version}
+      name={`ticket ${ticket.id} hand over`}
+      version={ticket.version}
+      questions={questions}
+      looks={may(role, 'string')}
+      waits={
+        waitsForYes(ticket.extra)
+          ? 'The extra work on it is not agreed yet: at Inspect, write how its owner said yes, or take it off.'
+          : undefined
+      }
+      initial={{
+        labour: moneyFigure(labour, workshop.currency),
+        string: moneyFigure(price, workshop.currency),
+        leftOver: pieces.map(() => ''),
+        remarks: '',
+        goes: 'now',
+        look: lookEntryOf(null),
+        noLook: false,
+        strungUnseen: false,
+        notFromShelf: false,
+        grommets: '',
+        extra: (ticket.extra?.lines ?? []).map(() => '' as const),
+      }}
+      pieces={pieces.map(({ name, cutMm, leftMm }, i) => {
+        const given = supplied[i]?.givenMm ?? cutMm;
+        return {
+          name: name === 'whole' ? 'the piece' : `the ${name}`,
+          hint: `Of ${length(given)}; the plan leaves ${lengthWords(given - cutMm + leftMm, workshop.lengthSystem)}. Optional: it teaches the next cut.`,
+        };
+      })}
+      currency={workshop.currency}
+      locale={workshop.locale}
+      price={{
+        extras: (ticket.extra?.lines ?? []).map(({ name, quantity, unitMinor, taxBp }) => ({
+          text: name,
+          quantity,
+          unitMinor,
+          taxBp,
+        })),
+        taxIncluded: workshop.taxIncluded,
+        labourTaxBp: workshop.labourTaxBp,
+        stringTaxBp: workshop.stringTaxBp,
+      }}
+      stringHint={`${SUPPLY_WORDS[supply]}${lostWords}`}
+      save={closeJob.bind(null, workshop.id, ticket.number, ticket.version)}
+    >
+      {facts}
+    </HandOverForm>
   );
 }

@@ -1,75 +1,57 @@
 'use server';
 
+import { isDeepStrictEqual } from 'node:util';
+import type { z } from 'zod';
 import { action, entryOf, rowId, rowVersion, ticketNumber } from '@/app/action';
 import { answerTo, misread, refused, said } from '@/app/answers';
-import { isSameWork } from '@/core/counter/extra-work';
-import { stopsTicket } from '@/core/counter/inspection';
-import { may } from '@/core/house/policy';
+import { isSameWork, type ExtraWork } from '@/core/counter/extra-work';
+import { NOT_LOOKED_AT, stopsTicket } from '@/core/counter/inspection';
+import { may } from '@/core/house/role-rights';
 import { dayAt } from '@/core/measure/promised-time';
-import {
-  extraEntrySchema,
-  extraLinesFrom,
-  inspectionEntrySchema,
-  inspectionFrom,
-  type ExtraEntry,
-  type InspectionEntry,
-} from './inspect-entry';
+import { extraLinesFrom, inspectionFrom, inspectSchema, type InspectEntry } from './inspect-entry';
 
-const NO_TICKET = 'This ticket is not there any more.';
+/** The work beside the stringing with the client's yes; other work than they said yes to needs a yes of its own. */
+function extraFrom(
+  entry: z.output<ReturnType<typeof inspectSchema>>,
+  before: ExtraWork | null,
+  today: string,
+  by: string,
+): ExtraWork | null | { readonly problem: string } {
+  const lines = extraLinesFrom(entry);
+  if (lines.length === 0) return null;
+  const { how } = entry;
+  const known = before?.agreed?.how === how ? before.agreed : null;
+  if (known && !isSameWork(before?.lines ?? [], lines))
+    return {
+      problem:
+        'The work is not the same as what they said yes to: write how they agreed to this, or leave it empty until they do.',
+    };
+  const agreed = how === '' ? null : (known ?? { how, day: today, by });
+  return { lines: [...lines], agreed };
+}
 
-/** Keeps what was seen; from a whole racket one goes on to the frame. */
-export const keepInspection = action(
+/** Saves what was seen and agreed, both at once; from a whole racket one goes on to the frame. */
+export const saveInspect = action(
   'take in',
   refused,
-  [ticketNumber, rowVersion, entryOf<InspectionEntry>()],
+  [ticketNumber, rowVersion, entryOf<InspectEntry>()],
   async ({ tickets, workshop, person, role }, number, version, typed) => {
     const ticket = await tickets.get(number);
-    if (!ticket) return refused(NO_TICKET);
-    const read = inspectionEntrySchema.safeParse(typed);
+    if (!ticket) return refused('This ticket is not there any more.');
+    const read = inspectSchema(workshop.currency).safeParse(typed);
     if (!read.success) return misread(read.error);
     const today = dayAt(new Date(), workshop.timeZone);
-    const inspection = inspectionFrom(read.data, ticket.inspection, today, person.name);
+    const seen = inspectionFrom(read.data, ticket.inspection, today, person.name);
+    // Nothing pressed is nothing looked at.
+    const inspection =
+      ticket.inspection === null && isDeepStrictEqual(seen, NOT_LOOKED_AT) ? null : seen;
+    const extra = extraFrom(read.data, ticket.extra, today, person.name);
+    if (extra && 'problem' in extra) return { ok: false, problems: { how: extra.problem } };
     const onwards = may(role, 'set up') ? `/tickets/${number}/frame` : '/';
     return answerTo(
-      await tickets.change(number, version, { inspection }),
+      await tickets.change(number, version, { inspection, extra }),
       'ticket',
       stopsTicket(inspection) ? undefined : onwards,
-    );
-  },
-);
-
-/** Keeps the work beside the stringing, with the client's yes. Other work needs a yes of its own. */
-export const keepExtraWork = action(
-  'take in',
-  refused,
-  [ticketNumber, rowVersion, entryOf<ExtraEntry>()],
-  async ({ tickets, workshop, person }, number, version, typed) => {
-    const ticket = await tickets.get(number);
-    if (!ticket) return refused(NO_TICKET);
-    const read = extraEntrySchema(workshop.currency).safeParse(typed);
-    if (!read.success) return misread(read.error);
-    const lines = extraLinesFrom(read.data);
-    const before = ticket.extra;
-    const { how } = read.data;
-    const stands =
-      before?.agreed && before.agreed.how === how && isSameWork(before.lines, lines)
-        ? before.agreed
-        : null;
-    if (before?.agreed && !stands && before.agreed.how === how && lines.length > 0)
-      return {
-        ok: false,
-        problems: {
-          how: 'The work is not the same as what they said yes to: write how they agreed to this, or leave it empty until they do.',
-        },
-      };
-    const today = dayAt(new Date(), workshop.timeZone);
-    const agreed =
-      lines.length === 0 || how === '' ? null : (stands ?? { how, day: today, by: person.name });
-    return answerTo(
-      await tickets.change(number, version, {
-        extra: lines.length === 0 ? null : { lines: [...lines], agreed },
-      }),
-      'ticket',
     );
   },
 );

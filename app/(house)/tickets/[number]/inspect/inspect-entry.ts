@@ -9,13 +9,13 @@ import {
 } from '@/core/counter/inspection';
 import { EXTRA_KINDS, type ExtraLine, type ExtraWork } from '@/core/counter/extra-work';
 import { moneyFigure, parseMoney } from '@/core/measure/money';
-import { lineText, nameText, noteText, reading, textIn } from '@/core/measure/reading';
+import { lineText, nameText, noteText, typed, textIn } from '@/core/measure/typed';
 import { failure, success } from '@/core/terms/result';
 
 const oneOrNone = <T extends string>(options: readonly [T, ...T[]]) =>
   z.enum(options).or(z.literal(''));
 
-export const inspectionEntrySchema = z.object({
+const seenSchema = z.object({
   flaws: z.array(z.enum(FLAWS)).max(FLAWS.length),
   where: lineText('where on the frame'),
   grommets: z
@@ -30,9 +30,7 @@ export const inspectionEntrySchema = z.object({
   word: noteText,
 });
 
-export type InspectionEntry = z.input<typeof inspectionEntrySchema>;
-
-export function inspectionEntryOf(inspection: Inspection | null): InspectionEntry {
+function seenOf(inspection: Inspection | null): z.input<typeof seenSchema> {
   const frame = inspection?.frame ?? [];
   return {
     flaws: [...new Set(frame.map(({ what }) => what))],
@@ -49,7 +47,7 @@ export function inspectionEntryOf(inspection: Inspection | null): InspectionEntr
 
 /** What was seen, as the ticket keeps it; a word that stood there before keeps its day and its taker. */
 export function inspectionFrom(
-  entry: z.output<typeof inspectionEntrySchema>,
+  entry: z.output<typeof seenSchema>,
   before: Inspection | null,
   day: string,
   takenBy: string,
@@ -71,21 +69,22 @@ export function inspectionFrom(
 }
 
 const MOST_OF_ONE = 99;
-const quantity = reading((text) => {
+const quantity = typed((text) => {
   const read = /^\d{1,2}$/.exec(text.trim());
   const value = Number(read?.[0] ?? 0);
   return value >= 1 && value <= MOST_OF_ONE ? success(value) : failure('count.unread');
 });
 
-export const extraEntrySchema = (currency: string) =>
-  z.object({
+/** What is seen with the racket in hand, and the work beside the stringing that is agreed on it. */
+export const inspectSchema = (currency: string) =>
+  seenSchema.extend({
     lines: z
       .array(
         z.object({
           kind: z.enum(EXTRA_KINDS),
           name: nameText('the work a name'),
           quantity,
-          unit: reading(parseMoney(currency)),
+          unit: typed(parseMoney(currency)),
           taxBp: z.number().int().min(0).max(10_000),
         }),
       )
@@ -94,9 +93,16 @@ export const extraEntrySchema = (currency: string) =>
     how: textIn.trim().max(400, 'Up to 400 letters.'),
   });
 
-export type ExtraEntry = z.input<ReturnType<typeof extraEntrySchema>>;
+export type InspectEntry = z.input<ReturnType<typeof inspectSchema>>;
 
-export const extraEntryOf = (extra: ExtraWork | null, currency: string): ExtraEntry => ({
+export const inspectEntryOf = (
+  {
+    inspection,
+    extra,
+  }: { readonly inspection: Inspection | null; readonly extra: ExtraWork | null },
+  currency: string,
+): InspectEntry => ({
+  ...seenOf(inspection),
   lines: (extra?.lines ?? []).map(({ unitMinor, quantity: many, ...line }) => ({
     ...line,
     quantity: String(many),
@@ -107,5 +113,5 @@ export const extraEntryOf = (extra: ExtraWork | null, currency: string): ExtraEn
 
 export const extraLinesFrom = ({
   lines,
-}: z.output<ReturnType<typeof extraEntrySchema>>): readonly ExtraLine[] =>
+}: z.output<ReturnType<typeof inspectSchema>>): readonly ExtraLine[] =>
   lines.map(({ unit, ...line }) => ({ ...line, unitMinor: unit }));

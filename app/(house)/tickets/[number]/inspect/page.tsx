@@ -6,9 +6,9 @@ import { Link } from '@/ui/link';
 import { Fact, Facts } from '@/ui/facts';
 import { stationTitle } from '../station-title';
 import { openTicket } from '../ticket';
-import { keepExtraWork, keepInspection, removePhoto, restorePhoto } from './actions';
-import { ExtraForm, InspectionForm, PhotoPanel } from '@/app/(house)/when-used';
-import { extraEntryOf, inspectionEntryOf } from './inspect-entry';
+import { removePhoto, restorePhoto, saveInspect } from './actions';
+import { InspectForm, PhotoPanel } from '@/app/(house)/when-used';
+import { inspectEntryOf } from './inspect-entry';
 
 export const generateMetadata = stationTitle('Inspect');
 
@@ -16,7 +16,7 @@ export const generateMetadata = stationTitle('Inspect');
 export default async function InspectStation({ params }: PageProps<'/tickets/[number]/inspect'>) {
   const { photos, priceList } = await openFor('take in');
   const { ticket, study, workshop } = await openTicket((await params).number);
-  const { id, number, version, inspection, extra } = ticket;
+  const { id, number, version, inspection } = ticket;
   const [seen, items] = await Promise.all([photos.ofTicket(id), priceList.all()]);
   const pictures = seen.map((photo) => ({ id: photo.id, caption: photo.caption }));
   if (ticket.closedAt)
@@ -26,7 +26,7 @@ export default async function InspectStation({ params }: PageProps<'/tickets/[nu
           <Fact name="Seen">
             {inspectionWords(inspection).join(' · ') || 'nothing was written'}
           </Fact>
-          <Fact name="Extra work">{extraWorkWords(extra) || '–'}</Fact>
+          <Fact name="Extra work">{extraWorkWords(ticket.extra) || '–'}</Fact>
         </Facts>
         <PhotoPanel workshopId={workshop.id} number={number} photos={pictures} />
       </div>
@@ -59,41 +59,33 @@ export default async function InspectStation({ params }: PageProps<'/tickets/[nu
           {word.takenBy}. Mount it gently, wear glasses, and stop when it gives.
         </p>
       )}
-      <div className="grid gap-x-12 gap-y-10 lg:grid-cols-[1.25fr_1fr]">
-        <InspectionForm
-          key={`seen ${version}`}
-          name={`ticket ${id} inspection`}
-          version={version}
-          initial={inspectionEntryOf(inspection)}
-          bed={study?.bed}
-          save={keepInspection.bind(null, workshop.id, number, version)}
+      <InspectForm
+        key={version}
+        name={`ticket ${id} inspect`}
+        version={version}
+        initial={inspectEntryOf(ticket, workshop.currency)}
+        bed={study?.bed}
+        priceList={{
+          currency: workshop.currency,
+          locale: workshop.locale,
+          items: items.map(({ name, kind, unitMinor, taxBp }) => ({
+            name,
+            kind,
+            unitMinor,
+            taxBp,
+          })),
+          usualTaxBp: workshop.stringTaxBp,
+        }}
+        save={saveInspect.bind(null, workshop.id, number, version)}
+      >
+        <PhotoPanel
+          workshopId={workshop.id}
+          number={number}
+          photos={pictures}
+          remove={removePhoto.bind(null, workshop.id)}
+          restore={restorePhoto.bind(null, workshop.id)}
         />
-        <div className="flex flex-col gap-10">
-          <PhotoPanel
-            workshopId={workshop.id}
-            number={number}
-            photos={pictures}
-            remove={removePhoto.bind(null, workshop.id)}
-            restore={restorePhoto.bind(null, workshop.id)}
-          />
-          <ExtraForm
-            key={`extra ${version}`}
-            name={`ticket ${id} extra work`}
-            version={version}
-            initial={extraEntryOf(extra, workshop.currency)}
-            currency={workshop.currency}
-            locale={workshop.locale}
-            items={items.map(({ name, kind, unitMinor, taxBp }) => ({
-              name,
-              kind,
-              unitMinor,
-              taxBp,
-            }))}
-            usualTaxBp={workshop.stringTaxBp}
-            save={keepExtraWork.bind(null, workshop.id, number, version)}
-          />
-        </div>
-      </div>
+      </InspectForm>
     </>
   );
 }

@@ -2,9 +2,10 @@
 
 import { useRouter } from 'next/navigation';
 import { useRef, useState } from 'react';
-import { say } from '@/ui/say';
+import { sayDone } from '@/ui/say';
 import { TextField } from '@/ui/form/field';
 import { FileDrop } from '@/ui/form/file-drop';
+import { useInHand } from '@/ui/form/in-hand';
 import { formAnswerSchema } from '@/ui/form/result';
 import { sendFile } from '@/ui/form/send-file';
 import { isDone } from '@/ui/is-done';
@@ -32,6 +33,8 @@ export function PhotoPanel({ workshopId, number, photos, remove, restore }: Phot
   const [caption, setCaption] = useState('');
   const [sending, setSending] = useState<string>();
   const [notice, setNotice] = useState<string>();
+
+  useInHand('Photographs', caption.trim() !== '');
 
   const send = async (files: readonly File[]) => {
     setNotice(undefined);
@@ -63,13 +66,10 @@ export function PhotoPanel({ workshopId, number, photos, remove, restore }: Phot
 
   const takeOff = async (id: string) => {
     if (!remove || !(await isDone(() => remove(id), NOTHING_CHANGED))) return;
-    say('The photograph is off the ticket.', {
-      duration: 15_000,
-      action: {
-        label: 'Undo',
-        onClick: () => void restore?.(id).then(() => router.refresh()),
-      },
-    });
+    const putBack = async () => {
+      if (restore && (await isDone(() => restore(id), NOTHING_CHANGED))) router.refresh();
+    };
+    sayDone('The photograph is off the ticket.', () => void putBack());
     router.refresh();
   };
 
@@ -108,11 +108,15 @@ export function PhotoPanel({ workshopId, number, photos, remove, restore }: Phot
         ))}
       </ul>
       {remove && (
-        <fieldset disabled={!awake || sending !== undefined} className="flex flex-col gap-3">
+        <fieldset disabled={sending !== undefined} className="flex flex-col gap-3">
           <TextField
             label="What the next one shows"
             value={caption}
             onChange={(event) => setCaption(event.target.value)}
+            // It stands in the form of its station, which Enter would send.
+            onKeyDown={(event) => {
+              if (event.key === 'Enter' && !event.ctrlKey && !event.metaKey) event.preventDefault();
+            }}
           />
           <FileDrop
             label="Photographs from files"

@@ -1,9 +1,8 @@
 /** Photographs are made smaller before they are sent, where the browser can. */
+import { MOST_PHOTOGRAPH_BYTES } from '@/core/counter/inspection';
 
 const LONGEST_PX = 2400;
 const SMALL_BYTES = 2_000_000;
-/** What the server takes. */
-const MOST_BYTES = 12_000_000;
 /** Nobody's camera makes more, and a browser would hold all of it at once. */
 const MOST_OPENED = 50_000_000;
 
@@ -13,7 +12,8 @@ export async function smaller(file: File): Promise<Blob | string> {
   if (file.size > MOST_OPENED)
     return 'a photograph is at most 12 MB: take it anew with a smaller setting.';
   const picture = await createImageBitmap(file).catch(() => undefined);
-  if (!picture) return file.size > MOST_BYTES ? 'that is no photograph that can be opened.' : file;
+  if (!picture)
+    return file.size > MOST_PHOTOGRAPH_BYTES ? 'that is no photograph that can be opened.' : file;
   const scale = Math.min(1, LONGEST_PX / Math.max(picture.width, picture.height));
   const canvas = document.createElement('canvas');
   canvas.width = Math.round(picture.width * scale);

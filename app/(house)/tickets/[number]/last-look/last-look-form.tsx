@@ -1,9 +1,7 @@
 'use client';
 
-import { Controller } from 'react-hook-form';
-import { LOOKED, LOOKS, type LastLook } from '@/core/reading/last-look';
-import { english, message } from '@/core/terms/words/english';
-import { Ask } from '@/ui/form/ask';
+import { useWatch } from 'react-hook-form';
+import type { LastLook } from '@/core/reading/last-look';
 import { TextField } from '@/ui/form/field';
 import { FormFoot } from '@/ui/form/form-foot';
 import { KeptForm } from '@/ui/form/kept-form';
@@ -11,6 +9,7 @@ import type { FormAnswer } from '@/ui/form/result';
 import { useKeptForm } from '@/ui/form/use-kept-form';
 import { say } from '@/ui/say';
 import { lookEntryOf, lookSchema, type LookEntry } from './look-entry';
+import { LookFields } from './look-fields';
 
 interface LastLookFormProps {
   readonly name: string;
@@ -18,48 +17,30 @@ interface LastLookFormProps {
   readonly save: (entry: LookEntry) => Promise<FormAnswer>;
 }
 
-const answers = LOOKED.map((value) => ({ value, text: value as string }));
-
-/** The short look that closes a job: six lines, one answer each. */
+/** The last look by itself, from the bench. */
 export function LastLookForm({ name, kept, save }: LastLookFormProps) {
   const form = useKeptForm<LookEntry>({
     name,
     schema: lookSchema,
     initial: lookEntryOf(kept),
     save,
-    saved: () => say('The last look is kept.'),
+    saved: () => say('The last look is saved.'),
   });
-  const allGood = () => {
-    for (const look of LOOKS) form.setValue(look, 'good', { shouldDirty: true });
-  };
+  const entry = useWatch({ control: form.control }) as LookEntry;
   return (
-    <KeptForm form={form} className="flex flex-col gap-1">
-      {LOOKS.map((look) => (
-        <Controller
-          key={look}
-          control={form.control}
-          name={look}
-          render={({ field }) => (
-            <Ask
-              className="grid-cols-[16rem_1fr]!"
-              label={english(message(`look.${look}`))}
-              options={answers}
-              value={field.value}
-              onChange={field.onChange}
-            />
-          )}
+    <KeptForm form={form}>
+      <LookFields
+        entry={entry}
+        set={(look, value) => form.setValue(look, value, { shouldDirty: true })}
+      >
+        <TextField
+          figure
+          className="max-w-56"
+          label="Rings at (Hz), if you tap it"
+          {...form.field('hz')}
         />
-      ))}
-      <button type="button" className="mt-1 self-start underline" onClick={allGood}>
-        All good at once
-      </button>
-      <TextField
-        figure
-        className="max-w-56"
-        label="Rings at (Hz), if you tap it"
-        {...form.field('hz')}
-      />
-      <FormFoot form={form} action="Keep the last look" onlySaves />
+      </LookFields>
+      <FormFoot form={form} action="Save the last look" onlySaves />
     </KeptForm>
   );
 }

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { textIn } from '@/core/measure/reading';
+import { textIn } from '@/core/measure/typed';
 
 const MOST = 400;
 

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import type { Calipers } from '@/core/load/calibrate';
 import { decimal, plainFigures } from '@/core/measure/figures';
-import { textIn } from '@/core/measure/reading';
+import { textIn } from '@/core/measure/typed';
 
 /** No inside changes by more, mm. */
 const MOST_MM = 15;

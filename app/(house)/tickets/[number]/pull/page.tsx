@@ -2,13 +2,14 @@ import { openFor } from '@/app/identity/at-work';
 import clsx from 'clsx';
 import { Link } from '@/ui/link';
 import { setPull } from '@/core/bench/plan';
-import { may } from '@/core/house/policy';
+import { may } from '@/core/house/role-rights';
 import { paceOf, secondsLeft } from '@/core/bench/times';
 import { english } from '@/core/terms/words/english';
 import { schoolWords, type HouseRules } from '@/core/house/house-rules';
 import { betweenMachines, pullKindOf } from '@/core/house/machine';
 import { imbalances, inOrderOf } from '@/core/path/pull-order';
 import {
+  formatStringLength,
   formatTension,
   formatTicket,
   roundToTicketStep,
@@ -18,6 +19,7 @@ import { formatWall, wallTime } from '@/core/measure/promised-time';
 import type { Machine } from '@/db/machines';
 import { Cautions } from '@/ui/cautions';
 import { Fact, Facts } from '@/ui/facts';
+import { notOnTheShelf } from '@/app/(house)/shelf/cut-ticket';
 import { houseOf, jobAt, openTicket } from '../ticket';
 import { Waits } from '../waits';
 import { outOfShapeAsPlanned } from '../load/hoop-of';
@@ -73,10 +75,20 @@ export default async function PullStation({ params }: PageProps<'/tickets/[numbe
   const count = (kind: string) => steps.filter((step) => step.kind === kind).length;
   const allDone = done === steps.length;
   const other = machine && otherPull(machine, house, setup.tension);
+  const notThere = ticket.closedAt ? [] : await notOnTheShelf(open);
   const bent = outOfShapeAsPlanned(job, frame?.hoopFactor ?? null, house);
   return (
     <div className="max-w-3xl">
-      <Cautions cautions={[...(other === undefined ? [] : [other]), ...bent]} />
+      <Cautions
+        cautions={[
+          ...notThere.map(
+            ({ name, mm }) =>
+              `Nothing on the shelf is long enough for the ${name === 'whole' ? 'piece' : name}: it takes ${formatStringLength(mm, workshop.lengthSystem)}.`,
+          ),
+          ...(other === undefined ? [] : [other]),
+          ...bent,
+        ]}
+      />
       <Facts>
         <Fact name="Steps" figure note={done === 0 ? 'not begun' : `${done} are done`}>
           {steps.length}

@@ -20,6 +20,8 @@ interface FiguresProps {
   readonly advised: TicketTension;
   /** What was typed over the advice, when it can be read. */
   readonly typed: Result<TicketTension> | undefined;
+  /** What the ticket says now; the advice may have moved on since. */
+  readonly kept: TicketTension | undefined;
   readonly last: LastJob | undefined;
   readonly house: HouseRules;
   /** What is pressed when it is right; it stays in sight. */
@@ -27,7 +29,7 @@ interface FiguresProps {
 }
 
 /** The figures that will be pulled, in both units. Typing over them wins; an empty box follows the advice. */
-export function Figures({ form, advised, typed, last, house, children }: FiguresProps) {
+export function Figures({ form, advised, typed, kept, last, house, children }: FiguresProps) {
   const { problem, ...input } = form.field('tension');
   const pulled = typed === undefined ? advised : typed.ok ? typed.value : undefined;
   const apart = pulled && differenceWords(pulled, advised);
@@ -73,6 +75,9 @@ export function Figures({ form, advised, typed, last, house, children }: Figures
             {formatTension(knotPull(pulled.crossN, pulled.unit, house.knotPull), pulled.unit)}.
             {felt && ` ${felt}`}
           </p>
+        )}
+        {pulled && kept && differenceWords(pulled, kept) !== undefined && (
+          <p className="text-sm">The ticket says {formatTicket(kept)} until this is saved.</p>
         )}
         {typed !== undefined && (
           <button

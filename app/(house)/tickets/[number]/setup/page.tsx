@@ -1,78 +1,49 @@
 import { openFor } from '@/app/identity/at-work';
+import { leftBy } from '@/app/(house)/shelf/cuts-of-day';
 import { strungBefore } from '@/app/(house)/rackets/strung-before';
 import { keptSetups } from '@/core/ageing/court';
+import type { ShelfString } from '@/core/advice/shelf';
+import type { StringRow } from '@/db/strings';
+import type { Records } from '@/db/workshop';
 import { countWords } from '@/core/terms/count-words';
 import { Cautions } from '@/ui/cautions';
-import { SILENT, type Talk } from '@/core/advice/talk';
 import { formatTicket, formatTicketConverted } from '@/core/measure/units';
 import { Fact, Facts } from '@/ui/facts';
-import { houseOf, isHybrid, lastJobOn, openTicket, type OpenTicket } from '../ticket';
+import { houseOf, lastJobOn, openTicket, type OpenTicket } from '../ticket';
 import { crossesEndOf } from '../load/hoop-of';
 import { Waits } from '../waits';
 import { saveSetup } from './actions';
-import type { SetupEntry } from './setup-entry';
+import { shownSetup } from './shown-setup';
 import { SetupForm } from '@/app/(house)/when-used';
-import { talkEntryOf } from './talk-entry';
 import { stationTitle } from '../station-title';
-
-/** What was said at this ticket, else what the client and the racket are remembered by. */
-async function talkOn({ ticket, client }: OpenTicket): Promise<Talk> {
-  if (ticket.advice) return ticket.advice.talk;
-  const { rackets, tickets, court } = await openFor('set up');
-  const racket = await rackets.get(ticket.racketId);
-  const before = (await tickets.lastOfRacket(ticket.racketId, 3)).find(({ record }) => record);
-  const [said] = before ? await court.ofTickets([before.id]) : [];
-  return {
-    ...(client.talk ?? SILENT),
-    // What they said of this racket’s last bed stands before what is remembered of them.
-    ...(said && { faults: [...said.faults] }),
-    racket: racket?.build ?? SILENT.racket,
-  };
-}
 
 const namesOf = (mains: string, crosses: string): string =>
   mains === crosses ? mains : `${mains} / ${crosses}`;
 
-function entryOf({ ticket, setup }: OpenTicket, talk: Talk): SetupEntry {
-  const base = {
-    talk: talkEntryOf(talk),
-    switched: { ...ticket.advice?.switched },
-    todaysRules: false,
-    ownWord: ticket.advice?.ownWord ?? '',
-  };
-  if (!setup)
-    return {
-      ...base,
-      mainStringId: '',
-      mainGauge: '',
-      mainSupplied: false,
-      hybrid: false,
-      crossStringId: '',
-      crossGauge: '',
-      crossSupplied: false,
-      tension: '',
-    };
-  const { mains, crosses, tension } = setup;
-  const advised = ticket.advice?.advised;
-  const asAdvised = advised?.mainN === tension.mainN && advised.crossN === tension.crossN;
-  return {
-    ...base,
-    mainStringId: mains.string.id,
-    mainGauge: mains.gaugeMm.toFixed(2),
-    mainSupplied: mains.supplied,
-    hybrid: isHybrid(setup),
-    crossStringId: crosses.string.id,
-    crossGauge: crosses.gaugeMm.toFixed(2),
-    crossSupplied: crosses.supplied,
-    // What follows the advice goes on following it.
-    tension: asAdvised ? '' : formatTicket(tension),
-  };
+/** The strings of a setup that are not in the library any more, each once. */
+const removedOf = ({ mains, crosses }: NonNullable<OpenTicket['setup']>) =>
+  [mains.string, ...(crosses.string.id === mains.string.id ? [] : [crosses.string])].filter(
+    ({ removedAt }) => removedAt !== null,
+  );
+
+/** The strings with what lies there of each thickness; as they are where no shelf is kept. */
+async function withWhatIsThere(
+  strings: readonly StringRow[],
+  shelf: Records['shelf'],
+): Promise<readonly ShelfString[]> {
+  if (!(await shelf.isKept())) return strings;
+  const there = await shelf.there();
+  return strings.map((string) => {
+    const mine = there.filter(({ stringId }) => stringId === string.id);
+    const left = leftBy(mine, ({ gaugeMm }) => gaugeMm.toFixed(2));
+    return { ...string, thereMm: Object.fromEntries(left) };
+  });
 }
 
 export const generateMetadata = stationTitle('Setup');
 
 export default async function SetupStation({ params }: PageProps<'/tickets/[number]/setup'>) {
-  const { strings, tickets, court } = await openFor('set up');
+  const { strings, shelf, tickets, court } = await openFor('set up');
   const open = await openTicket((await params).number);
   const { ticket, frame, study, setup, unit, workshop } = open;
   if (!frame || !study?.bed) return <Waits number={ticket.number} path="frame" what="the frame" />;
@@ -120,8 +91,11 @@ export default async function SetupStation({ params }: PageProps<'/tickets/[numb
         version={ticket.version}
         number={ticket.number}
         saved={ticket.advice !== null}
-        initial={entryOf(open, await talkOn(open))}
-        strings={await strings.find('', frame.sport)}
+        kept={setup?.tension}
+        initial={await shownSetup(open)}
+        strings={await withWhatIsThere(await strings.find('', frame.sport), shelf)}
+        lengthSystem={workshop.lengthSystem}
+        gone={setup ? removedOf(setup) : []}
         bed={{ spec: frame.spec, areaMm2: study.bed.areaMm2 }}
         unit={unit}
         wish={ticket.wish}

@@ -75,7 +75,7 @@ function Choice({
   const one =
     kind.mains.family === kind.crosses.family && strung.mains.gaugeMm === strung.crosses.gaugeMm;
   const named = (offer: typeof mains, string: typeof strung.mains) =>
-    `${offer?.string.name ?? `${string.family}, none on the shelf`} ${formatGauge(string.gaugeMm)}`;
+    `${offer?.string.name ?? `${string.family}, none in the library`} ${formatGauge(string.gaugeMm)}${offer?.isThere === false ? ', not on the shelf' : ''}`;
   const notFor = [...new Set([...(mains?.against ?? []), ...(crosses?.against ?? [])])];
   const spoken = [
     ...reasons.filter(({ points }) => points > 0).slice(0, 2),

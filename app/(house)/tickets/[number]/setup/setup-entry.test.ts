@@ -19,6 +19,7 @@ const typed: SetupEntry = {
   crossGauge: '',
   crossSupplied: false,
   ownWord: '',
+  overPrint: '',
   tension: '55/53',
 };
 

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { lineText, textIn } from '@/core/measure/reading';
+import { lineText, textIn } from '@/core/measure/typed';
 import { parseGauge } from '@/core/measure/gauge';
 import { parseTicketTension } from '@/core/measure/parsing';
 import type { Sport } from '@/core/terms/sport';
@@ -25,6 +25,7 @@ export interface ReadSetup {
   /** Null goes by the advice. */
   readonly tension: TicketTension | null;
   readonly ownWord: string;
+  readonly overPrint: string;
 }
 
 /** Talk, strings, thickness and pull as they are typed. */
@@ -46,6 +47,8 @@ export const setupSchema = (sport: Sport, unit: TensionUnit) =>
       tension: textIn,
       /** Why a bed that safety or an arm speaks against is strung all the same. */
       ownWord: lineText('your word'),
+      /** Its owner's word where more is pulled than the frame prints. */
+      overPrint: lineText('the owner’s word'),
     })
     .transform((entry, context): ReadSetup => {
       const add = (path: string, message: string) =>
@@ -78,6 +81,7 @@ export const setupSchema = (sport: Sport, unit: TensionUnit) =>
           : mains,
         tension: tension.ok ? tension.value : null,
         ownWord: entry.ownWord,
+        overPrint: entry.overPrint,
       };
     });
 

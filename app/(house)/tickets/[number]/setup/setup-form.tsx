@@ -1,7 +1,8 @@
 'use client';
 
 import clsx from 'clsx';
-import { tensionCautions } from '@/core/advice/tension';
+import type { ReactNode } from 'react';
+import { isOverPrint, tensionCautions } from '@/core/advice/tension';
 import { Cautions } from '@/ui/cautions';
 import { TextField } from '@/ui/form/field';
 import { FormFoot } from '@/ui/form/form-foot';
@@ -12,6 +13,26 @@ import { StringsFields } from './strings-fields';
 import { TalkPanel } from './talk-panel';
 import { useSetup, type SetupOf } from './use-setup';
 import { WhyFigures } from './why-figures';
+
+/** What speaks against a setup, with the word that it takes to string it so all the same. */
+function WordAgainst({
+  label,
+  hint,
+  field,
+  children,
+}: {
+  readonly label: string;
+  readonly hint: string;
+  readonly field: ReturnType<ReturnType<typeof useSetup>['form']['field']>;
+  readonly children: ReactNode;
+}) {
+  return (
+    <div className="bg-warn-wash px-3 py-2">
+      {children}
+      <TextField className="mt-1 max-w-2xl" label={label} hint={hint} {...field} />
+    </div>
+  );
+}
 
 /** The judgement that clients pay for: the talk, why the figures are what they are, and what to choose from. */
 export function SetupForm(of: SetupOf) {
@@ -27,6 +48,7 @@ export function SetupForm(of: SetupOf) {
           form={form}
           advised={staircase.ticket}
           typed={typed}
+          kept={of.kept}
           last={setup.last}
           house={rules}
         >
@@ -36,19 +58,28 @@ export function SetupForm(of: SetupOf) {
         </Figures>
       )}
       {against.length > 0 && (
-        <div className="bg-warn-wash px-3 py-2">
+        <WordAgainst
+          label="Your own word for it"
+          hint="Why it is strung so all the same; it goes on record."
+          field={form.field('ownWord')}
+        >
           {against.map(({ id, title, why }) => (
             <p key={id} className="font-medium">
               Not advised. {title}: {why}
             </p>
           ))}
-          <TextField
-            className="mt-1 max-w-2xl"
-            label="Your own word for it"
-            hint="Why it is strung so all the same; it goes on record."
-            {...form.field('ownWord')}
-          />
-        </div>
+        </WordAgainst>
+      )}
+      {pulled && isOverPrint(spec, pulled) && (
+        <WordAgainst
+          label="Its owner’s word for more than the printed maximum"
+          hint="In writing, with the day: for this and nothing else. It goes on record."
+          field={form.field('overPrint')}
+        >
+          <p className="font-medium">
+            More than the frame prints. It can break, and its maker does not stand behind it.
+          </p>
+        </WordAgainst>
       )}
       <div
         className={clsx(
@@ -94,8 +125,10 @@ export function SetupForm(of: SetupOf) {
           form={form}
           entry={entry}
           number={of.number}
-          strings={of.strings}
+          strings={setup.known}
+          gone={of.gone}
           sport={sport}
+          lengthSystem={of.lengthSystem}
         />
         <div className="mt-4">
           <Cautions

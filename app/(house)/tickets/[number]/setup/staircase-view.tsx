@@ -2,11 +2,11 @@
 
 import clsx from 'clsx';
 import { ChevronDown, ChevronRight } from 'lucide-react';
-import { scaleLinear } from 'd3';
+import { scaleLinear } from 'd3-scale';
 import { useState } from 'react';
 import { byWords, CONFIDENCE_WORDS, sourceWords } from '@/core/advice/words';
 import type { Staircase, Step } from '@/core/advice/staircase';
-import { inTensionUnit, type TensionUnit } from '@/core/measure/units';
+import { inTensionUnit, tensionFigure, type TensionUnit } from '@/core/measure/units';
 import { Tick } from '@/ui/form/choice';
 
 interface StaircaseViewProps {
@@ -27,7 +27,7 @@ const LEAST_SPAN: Record<TensionUnit, number> = { kg: 4, lb: 8 };
 export function StaircaseView({ staircase, unit, onSwitch }: StaircaseViewProps) {
   const { steps } = staircase;
   const all = steps.flatMap(({ after }) => [after.mainN, after.crossN]);
-  const figure = (n: number) => inTensionUnit(n, unit, 0.1);
+  const figure = (n: number) => tensionFigure(n, unit);
   const [least, most] = [Math.min(...all.map(figure)), Math.max(...all.map(figure))];
   // Wide enough that half a kilogram never looks like much.
   const room = Math.max(0.5, (LEAST_SPAN[unit] - (most - least)) / 2);
@@ -85,7 +85,7 @@ interface StepRowProps {
 function StepRow({ step, before, last, x, unit, onSwitch }: StepRowProps) {
   const [open, setOpen] = useState(false);
   const { id, title, why, state, canSwitch, by, after } = step;
-  const figure = (n: number) => inTensionUnit(n, unit, 0.1);
+  const figure = (n: number) => tensionFigure(n, unit);
   const counts = state.is === 'in';
   const Chevron = open ? ChevronDown : ChevronRight;
   return (

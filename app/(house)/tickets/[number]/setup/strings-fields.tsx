@@ -2,7 +2,8 @@
 
 import { Link } from '@/ui/link';
 import { formatGauge, parseGauge } from '@/core/measure/gauge';
-import type { ShelfString } from '@/core/advice/shelf';
+import { liesThere, type ShelfString } from '@/core/advice/shelf';
+import { formatStringLength, type LengthSystem } from '@/core/measure/units';
 import type { Sport } from '@/core/terms/sport';
 import { TickField } from '@/ui/form/bound';
 import { TextField } from '@/ui/form/field';
@@ -14,25 +15,65 @@ interface StringsFieldsProps {
   readonly form: KeptForm<SetupEntry>;
   readonly entry: SetupEntry;
   readonly number: number;
+  /** Those of the library, and of this ticket. */
   readonly strings: readonly ShelfString[];
+  /** Which of them are not in the library any more. */
+  readonly gone: readonly ShelfString[];
   readonly sport: Sport;
+  readonly lengthSystem: LengthSystem;
 }
 
-function gaugeHint(text: string, string: ShelfString | undefined, sport: Sport): string {
+/** What lies there of it; nothing where no shelf is kept or the client brought it. */
+function thereWords(
+  string: ShelfString | undefined,
+  gaugeMm: number,
+  supplied: boolean,
+  system: LengthSystem,
+): string {
+  const isThere = string && liesThere(string, gaugeMm);
+  if (supplied || isThere === undefined) return '';
+  return isThere
+    ? ` · ${formatStringLength(string?.thereMm?.[gaugeMm.toFixed(2)] ?? 0, system)} on the shelf`
+    : ' · not on the shelf';
+}
+
+function gaugeHint(
+  text: string,
+  string: ShelfString | undefined,
+  sport: Sport,
+  supplied: boolean,
+  system: LengthSystem,
+): string {
   const gauge = parseGauge(text, sport);
   const sold = string ? `sold in ${string.gaugesMm.map((mm) => mm.toFixed(2)).join(', ')} mm` : '';
   if (!gauge.ok) return sold;
   const stocked = string?.gaugesMm.some((mm) => Math.abs(mm - gauge.value) < 0.005) ?? true;
-  return `${formatGauge(gauge.value)}${stocked ? '' : ` · ${sold}`}`;
+  return `${formatGauge(gauge.value)}${stocked ? '' : ` · ${sold}`}${thereWords(string, gauge.value, supplied, system)}`;
 }
 
 /** The strings of the job, taken from a setup or by hand. */
-export function StringsFields({ form, entry, number, strings, sport }: StringsFieldsProps) {
+export function StringsFields({
+  form,
+  entry,
+  number,
+  strings,
+  gone,
+  sport,
+  lengthSystem,
+}: StringsFieldsProps) {
   const { setValue, formState } = form;
   const byId = (id: string) => strings.find((string) => string.id === id);
   const mains = byId(entry.mainStringId);
   const crosses = byId(entry.crossStringId);
-  const options = strings.map(({ id, name: text, family }) => ({ id, text, detail: family }));
+  const aboutIt = (string: ShelfString | undefined) => {
+    if (!string) return 'A few letters of its name or family.';
+    return gone.includes(string) ? `${string.family}, not in the library any more.` : string.family;
+  };
+  const options = strings.map((string) => ({
+    id: string.id,
+    text: string.name,
+    detail: gone.includes(string) ? `${string.family}, removed` : string.family,
+  }));
   const choose =
     (field: 'mainStringId' | 'crossStringId', gauge: 'mainGauge' | 'crossGauge') =>
     (id: string) => {
@@ -51,7 +92,7 @@ export function StringsFields({ form, entry, number, strings, sport }: StringsFi
         problem={form.field('mainStringId').problem}
         hint={
           <>
-            {mains?.family ?? 'A few letters of its name or family.'}{' '}
+            {aboutIt(mains)}{' '}
             <Link href={`/strings/new?ticket=${number}`} className="underline">
               Not in the library?
             </Link>
@@ -61,7 +102,7 @@ export function StringsFields({ form, entry, number, strings, sport }: StringsFi
       <TextField
         figure
         label="Thickness"
-        hint={gaugeHint(entry.mainGauge, mains, sport)}
+        hint={gaugeHint(entry.mainGauge, mains, sport, entry.mainSupplied, lengthSystem)}
         {...form.field('mainGauge')}
       />
       <div className="flex flex-wrap gap-x-8 gap-y-2 sm:col-span-2">
@@ -76,12 +117,12 @@ export function StringsFields({ form, entry, number, strings, sport }: StringsFi
             value={entry.crossStringId}
             onChange={choose('crossStringId', 'crossGauge')}
             problem={form.field('crossStringId').problem}
-            hint={crosses?.family ?? 'A few letters of its name or family.'}
+            hint={aboutIt(crosses)}
           />
           <TextField
             figure
             label="Thickness"
-            hint={gaugeHint(entry.crossGauge, crosses, sport)}
+            hint={gaugeHint(entry.crossGauge, crosses, sport, entry.crossSupplied, lengthSystem)}
             {...form.field('crossGauge')}
           />
           <TickField

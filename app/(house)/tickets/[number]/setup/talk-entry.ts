@@ -1,12 +1,12 @@
 import { z } from 'zod';
 import { decimal, plainFigures } from '@/core/measure/figures';
 import { parseTicketTension } from '@/core/measure/parsing';
-import { optionalReading } from '@/core/measure/reading';
+import { optionalTyped } from '@/core/measure/typed';
 import { failure, success, type Result } from '@/core/terms/result';
 import type { PlainKey } from '@/core/terms/words/english';
 import type { Sport } from '@/core/terms/sport';
 import { talkSchema, type Talk } from '@/core/advice/talk';
-import { formatTicket, type TensionUnit } from '@/core/measure/units';
+import { ticketEntry, type TensionUnit } from '@/core/measure/units';
 
 /** A question that may be skipped: empty is no answer. */
 const skippable = <T extends string>(answers: { readonly unwrap: () => z.ZodType<T, T> }) =>
@@ -30,15 +30,15 @@ const racketShape = shape.racket.shape;
 
 /** The talk as it is answered: empty texts are questions that were skipped. */
 export const talkEntrySchema = (sport: Sport, unit: TensionUnit) => {
-  const ticket = optionalReading((text) => parseTicketTension(text, sport, unit));
-  const grams = optionalReading(number(0, 60, /\s*g$/, 'lead.beyond'));
+  const ticket = optionalTyped((text) => parseTicketTension(text, sport, unit));
+  const grams = optionalTyped(number(0, 60, /\s*g$/, 'lead.beyond'));
   return z
     .object({
       age: skippable(shape.age),
       level: skippable(shape.level),
       swing: skippable(shape.swing),
       style: skippable(shape.style),
-      playsAWeek: optionalReading(number(0, 14, /\s*(a|per) week$/, 'plays.beyond')),
+      playsAWeek: optionalTyped(number(0, 14, /\s*(a|per) week$/, 'plays.beyond')),
       breaks: skippable(shape.breaks),
       arm: skippable(shape.arm),
       armPart: skippable(shape.armPart),
@@ -46,7 +46,7 @@ export const talkEntrySchema = (sport: Sport, unit: TensionUnit) => {
       faults: shape.faults,
       budget: skippable(shape.budget),
       court: skippable(shape.court),
-      altitudeM: optionalReading(number(-400, 5000, /\s*m$/, 'altitude.beyond')),
+      altitudeM: optionalTyped(number(-400, 5000, /\s*m$/, 'altitude.beyond')),
       season: skippable(shape.season),
       weather: skippable(shape.weather),
       asksFamily: skippable(shape.asksFamily),
@@ -54,7 +54,7 @@ export const talkEntrySchema = (sport: Sport, unit: TensionUnit) => {
       beforeFamily: skippable(shape.beforeFamily),
       before: ticket,
       beforePull: skippable(shape.beforePull),
-      weightG: optionalReading(number(50, 450, /\s*g$/, 'racket mass.beyond')),
+      weightG: optionalTyped(number(50, 450, /\s*g$/, 'racket mass.beyond')),
       stiffness: skippable(racketShape.stiffness),
       grip: skippable(racketShape.grip),
       leadHeadG: grams,
@@ -87,9 +87,9 @@ export function talkEntryOf({ racket, ...talk }: Talk): TalkEntry {
     season: talk.season ?? '',
     weather: talk.weather ?? '',
     asksFamily: talk.asksFamily ?? '',
-    asks: talk.asks ? formatTicket(talk.asks) : '',
+    asks: talk.asks ? ticketEntry(talk.asks) : '',
     beforeFamily: talk.beforeFamily ?? '',
-    before: talk.before ? formatTicket(talk.before) : '',
+    before: talk.before ? ticketEntry(talk.before) : '',
     beforePull: talk.beforePull ?? '',
     weightG: figure(racket.weightG),
     stiffness: racket.stiffness ?? '',

@@ -1,4 +1,4 @@
-import { scaleLinear } from 'd3';
+import { scaleLinear } from 'd3-scale';
 import { changeOf, TRAITS, type Trait } from '@/core/advice/character';
 
 interface TraitPictureProps {

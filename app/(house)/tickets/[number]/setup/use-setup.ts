@@ -6,6 +6,7 @@ import { advise, reasonsFor, spokenAgainst, type Proposal } from '@/core/advice/
 import { caseOf } from '@/core/advice/case';
 import { strungFrom } from '@/core/advice/record';
 import type { CrossesEnd, LastJob } from '@/core/advice/rule';
+import type { LengthSystem } from '@/core/measure/units';
 import type { ShelfString } from '@/core/advice/shelf';
 import { climb } from '@/core/advice/staircase';
 import { SILENT, talkWords } from '@/core/advice/talk';
@@ -13,7 +14,7 @@ import type { FrameSpec } from '@/core/frame/frame';
 import { sameHouse, type HouseRules } from '@/core/house/house-rules';
 import { parseGauge } from '@/core/measure/gauge';
 import { parseTicketTension } from '@/core/measure/parsing';
-import type { TensionUnit } from '@/core/measure/units';
+import type { TensionUnit, TicketTension } from '@/core/measure/units';
 import type { FormAnswer } from '@/ui/form/result';
 import { useKeptForm } from '@/ui/form/use-kept-form';
 import type { StrungBefore } from '@/ui/history-chart';
@@ -27,8 +28,13 @@ export interface SetupOf {
   readonly number: number;
   /** There is a setup to tell the client of. */
   readonly saved: boolean;
+  /** What it is to be pulled at, as the ticket says. */
+  readonly kept: TicketTension | undefined;
   readonly initial: SetupEntry;
   readonly strings: readonly ShelfString[];
+  readonly lengthSystem: LengthSystem;
+  /** Strings of this ticket that were removed since: they are not offered, and may stay. */
+  readonly gone: readonly ShelfString[];
   readonly bed: { readonly spec: FrameSpec; readonly areaMm2: number };
   readonly unit: TensionUnit;
   readonly wish: string;
@@ -48,6 +54,7 @@ export function useSetup({
   version,
   initial,
   strings,
+  gone,
   bed,
   unit,
   record,
@@ -85,8 +92,9 @@ export function useSetup({
     switched,
   });
 
+  const known = [...strings, ...gone];
   const chosen = (id: string, gauge: string) => {
-    const string = strings.find((each) => each.id === id);
+    const string = known.find((each) => each.id === id);
     const thickness = parseGauge(gauge, sport);
     return string && thickness.ok ? { string, gaugeMm: thickness.value } : undefined;
   };
@@ -130,6 +138,7 @@ export function useSetup({
   return {
     form,
     entry,
+    known,
     talk,
     words,
     asking,

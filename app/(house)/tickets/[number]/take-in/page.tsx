@@ -4,7 +4,7 @@ import { AskedForm, WithdrawForm } from '@/app/(house)/when-used';
 import { setHereFrom } from '@/app/(house)/day/actions';
 import { NOTHING_SAID } from '@/core/ageing/court';
 import { formatDay, wallTime } from '@/core/measure/promised-time';
-import { PAPER_NAMES } from '@/core/papers/paper';
+import { PAPERS } from '@/core/papers/paper';
 import { HowItPlayed } from '@/ui/when-used';
 import { Link } from '@/ui/link';
 import { OneField } from '@/ui/form/one-field';
@@ -34,7 +34,7 @@ export default async function TakeInStation({ params }: PageProps<'/tickets/[num
       <p className="mb-4 flex flex-wrap gap-x-6">
         {(['stub', 'label'] as const).map((kind) => (
           <Link key={kind} href={`/papers/${ticket.number}/${kind}`} className="underline">
-            {PAPER_NAMES[kind]}
+            {PAPERS[kind].name}
           </Link>
         ))}
       </p>
@@ -42,11 +42,8 @@ export default async function TakeInStation({ params }: PageProps<'/tickets/[num
         key={ticket.version}
         name={`ticket ${ticket.id} asked`}
         version={ticket.version}
-        initial={{
-          promised: ticket.promised.replace('T', ' '),
-          wish: ticket.wish,
-          condition: ticket.condition,
-        }}
+        given={ticket.promised}
+        initial={{ wish: ticket.wish, condition: ticket.condition }}
         save={changeAsked.bind(null, workshop.id, ticket.number, ticket.version)}
         now={now}
       />
@@ -58,10 +55,10 @@ export default async function TakeInStation({ params }: PageProps<'/tickets/[num
             and Setup begins with it.
           </p>
           <HowItPlayed
-            key={said?.at.toISOString() ?? ''}
+            key={before.id}
             said={said ?? NOTHING_SAID}
             send={sayAtTheCounter.bind(null, workshop.id, before.number)}
-            action="Write it down"
+            action="Save how it played"
           />
         </section>
       )}

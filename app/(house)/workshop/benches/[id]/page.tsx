@@ -28,7 +28,7 @@ export default async function BenchPage({ params }: PageProps<'/workshop/benches
         name={`bench ${id}`}
         version={bench.version}
         initial={benchEntryOf(bench)}
-        machines={await machines.all()}
+        machines={await machines.all(bench.machineId)}
         action="Save this bench"
         save={changeBench.bind(null, workshop.id, id, bench.version)}
       />

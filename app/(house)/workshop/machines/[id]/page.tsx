@@ -9,7 +9,7 @@ import { dayAt, formatDay } from '@/core/measure/promised-time';
 import { countWords } from '@/core/terms/count-words';
 import { formatTension, newtons, roundTo } from '@/core/measure/units';
 import { DriftChart } from '@/ui/drift-chart';
-import { may } from '@/core/house/policy';
+import { may } from '@/core/house/role-rights';
 import { Seen } from '@/ui/form/only-seen';
 import { RemoveButton } from '@/ui/remove-button';
 import {

@@ -1,6 +1,6 @@
 import type { Metadata } from 'next';
 import { openFor } from '@/app/identity/at-work';
-import { PAPER_NAMES, PAPER_SIZES } from '@/core/papers/paper';
+import { PAPERS } from '@/core/papers/paper';
 import { Link } from '@/ui/link';
 import { PaperSheet } from '@/ui/papers/paper-sheet';
 import { qrPath } from '@/formats/qr';
@@ -22,14 +22,17 @@ export default async function PaperPage({ params }: PageProps<'/papers/[number]/
   );
   if (!paper)
     return <p>This ticket is not far enough for this paper: it is made from its record. {back}</p>;
-  const [width, height] = PAPER_SIZES[paper.kind];
+  const {
+    name,
+    sheet: [width, height],
+  } = PAPERS[paper.kind];
   const isSmall = width < 100;
   return (
     <>
       {/* Each paper has a sheet of its own. */}
       <style>{`@page { size: ${width}mm ${height}mm; margin: ${isSmall ? 4 : 20}mm; }`}</style>
       <p className="no-print mb-5 flex flex-wrap items-baseline gap-x-6">
-        <span className="font-semibold">{PAPER_NAMES[paper.kind]}</span>
+        <span className="font-semibold">{name}</span>
         <span className="label">
           {width} × {height} mm
         </span>

@@ -2,6 +2,7 @@ import clsx from 'clsx';
 import type { Metadata } from 'next';
 import { eventAt, type EventPlayerLine } from '@/app/(house)/events/[id]/event-at';
 import { openFor } from '@/app/identity/at-work';
+import { hourOn } from '@/core/measure/promised-time';
 import { boardName, STATES, type RacketState } from '@/core/tournament/board';
 import { LiveDay } from '@/ui/day/live-day';
 import { Clock } from '@/app/(wall)/when-used';
@@ -18,13 +19,21 @@ const SHOWN = STATES.filter((state) => state !== 'taken');
 
 const TAG = 'figure border-4 px-3 leading-tight';
 
-function Line({ line, name }: { readonly line: EventPlayerLine; readonly name: string }) {
+function Line({
+  line,
+  name,
+  now,
+}: {
+  readonly line: EventPlayerLine;
+  readonly name: string;
+  readonly now: string;
+}) {
   const here = line.rackets.filter(({ state }) => state !== 'taken');
   const ready = here.length > 0 && here.every(({ state }) => state === 'ready');
   return (
     <li className="border-hair flex break-inside-avoid flex-wrap items-center gap-x-6 gap-y-2 border-t-2 py-3">
-      <span className="figure text-soft w-[3ch] whitespace-nowrap">
-        {line.onCourt ? line.onCourt.slice(11) : ''}
+      <span className="figure text-soft min-w-[3ch] whitespace-nowrap">
+        {line.onCourt ? hourOn(line.onCourt, now) : ''}
       </span>
       <span className={clsx('min-w-0 grow truncate pl-10', ready && 'font-semibold')}>
         {name}
@@ -57,8 +66,11 @@ export default async function BoardPage({ params }: PageProps<'/events/[id]/boar
       <p className="mb-4 flex flex-wrap gap-x-8 text-3xl">
         {SHOWN.map((state) => (
           <span key={state} className="flex items-center gap-3">
-            <span aria-hidden className={clsx(TAG, MARK[state])}>
-              0
+            <span className={clsx(TAG, MARK[state])}>
+              {
+                players.flatMap(({ rackets }) => rackets).filter((racket) => racket.state === state)
+                  .length
+              }
             </span>
             {state}
           </span>
@@ -69,7 +81,12 @@ export default async function BoardPage({ params }: PageProps<'/events/[id]/boar
       ) : (
         <ul className={clsx('gap-x-12 text-5xl', here.length > 6 && 'xl:columns-2')}>
           {here.map((line) => (
-            <Line key={line.id} line={line} name={boardName(line.name, event.boardNames)} />
+            <Line
+              key={line.id}
+              line={line}
+              now={now}
+              name={boardName(line.name, event.boardNames)}
+            />
           ))}
         </ul>
       )}

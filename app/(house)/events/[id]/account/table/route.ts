@@ -11,7 +11,7 @@ export async function GET(
   request: NextRequest,
   { params }: RouteContext<'/events/[id]/account/table'>,
 ) {
-  const open = await openFor('take payments');
+  const open = await openFor('see the money');
   const { currency } = open.workshop;
   const asked = request.nextUrl.searchParams.get('day') ?? undefined;
   const { day, lines } = await dayAccount(open, (await params).id, asked);

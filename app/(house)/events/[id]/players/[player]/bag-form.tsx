@@ -11,13 +11,15 @@ import { FormFoot } from '@/ui/form/form-foot';
 import { KeptForm } from '@/ui/form/kept-form';
 import { Picker } from '@/ui/form/picker';
 import type { FormAnswer } from '@/ui/form/result';
-import { offered, useAnswer } from '@/ui/form/use-found';
+import { isSettled, offered, useAnswer } from '@/ui/form/use-found';
 import { useKeptForm } from '@/ui/form/use-kept-form';
 import { say } from '@/ui/say';
 import { bagSchema, MOST_IN_BAG, type BagEntry } from '../player-entry';
 
 interface BagFormProps {
   readonly name: string;
+  /** Of the player, whose orders the lines are proposed by. */
+  readonly version: number;
   readonly workshopId: string;
   readonly sport: Sport;
   readonly unit: TensionUnit;
@@ -32,10 +34,11 @@ interface BagFormProps {
 
 /** A bag over the counter: a line a racket. */
 export function BagForm(props: BagFormProps) {
-  const { name, workshopId, sport, unit, now, initial, rackets, due, save } = props;
+  const { name, version, workshopId, sport, unit, now, initial, rackets, due, save } = props;
   const schema = useMemo(() => bagSchema(sport, unit, now), [sport, unit, now]);
   const form = useKeptForm<BagEntry>({
     name,
+    version,
     schema,
     initial,
     save,
@@ -57,7 +60,7 @@ export function BagForm(props: BagFormProps) {
   };
   return (
     <KeptForm form={form} className="flex flex-col gap-3">
-      {fields.map(({ id }, i) => {
+      {fields.map(({ id, racketId }, i) => {
         const errors = formState.errors.lines?.[i];
         return (
           <div key={id} className="grid grid-cols-[1fr_7rem_auto] items-start gap-3">
@@ -65,6 +68,7 @@ export function BagForm(props: BagFormProps) {
               <span className="label block">Racket {i + 1}</span>
               <select
                 {...register(`lines.${i}.racketId`)}
+                defaultValue={racketId}
                 aria-invalid={errors?.racketId !== undefined}
                 className="border-edge bg-sheet w-full border-b-2 px-2 py-1.5"
               >
@@ -117,6 +121,7 @@ export function BagForm(props: BagFormProps) {
         <Picker
           label="Frame of the new ones"
           options={offered(frames, frameLabel)}
+          settled={isSettled(frames, frameLabel)}
           text={frameLabel}
           onText={(text) => setFrame('', text)}
           onPick={({ id, text }) => setFrame(id, text)}

@@ -96,7 +96,9 @@ export default async function PlayerPage({ params }: PageProps<'/events/[id]/pla
           <h2 className="figure mb-2 text-2xl">A bag comes in</h2>
           <BagForm
             key={`${player.version} ${player.rackets.length}`}
-            name={`bag ${player.id} ${player.version} ${player.rackets.length}`}
+            // What is typed for this bag stays, whatever is changed about the player meanwhile.
+            name={`bag ${player.id} ${player.rackets.length}`}
+            version={player.version}
             workshopId={workshop.id}
             sport={event.sport}
             unit={workshop.tensionUnit}
@@ -136,6 +138,7 @@ export default async function PlayerPage({ params }: PageProps<'/events/[id]/pla
                 detail: gaugesMm.map((mm) => mm.toFixed(2)).join(' '),
               }))}
             benches={places.filter((bench) => event.benchIds.includes(bench.id))}
+            given={player.benchId === null ? (player.bench ?? undefined) : undefined}
             save={changePlayer.bind(null, workshop.id, player.id, player.version)}
           />
         </section>

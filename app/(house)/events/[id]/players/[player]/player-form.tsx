@@ -24,12 +24,14 @@ interface PlayerFormProps {
   /** With its usual thickness as the detail. */
   readonly strings: readonly Choice[];
   readonly benches: readonly { readonly id: string; readonly name: string }[];
+  /** The bench that it was given to while they want none by name. */
+  readonly given: string | undefined;
   readonly save: (entry: PlayerEntry) => Promise<FormAnswer>;
 }
 
 /** What a player always wants. */
 export function PlayerForm(props: PlayerFormProps) {
-  const { name, version, sport, unit, initial, strings, benches, save } = props;
+  const { name, version, sport, unit, initial, strings, benches, given, save } = props;
   const schema = useMemo(() => playerSchema(sport, unit), [sport, unit]);
   const form = useKeptForm<PlayerEntry>({
     name,
@@ -50,7 +52,8 @@ export function PlayerForm(props: PlayerFormProps) {
       const options = { shouldDirty: true, shouldValidate: formState.isSubmitted };
       setValue(field, value, options);
       const usual = strings.find(({ id }) => id === value)?.detail;
-      if (usual && !form.getValues(gauge)) setValue(gauge, usual.split(' ')[0] ?? '', options);
+      if (value === '') setValue(gauge, '', options);
+      else if (usual && !form.getValues(gauge)) setValue(gauge, usual.split(' ')[0] ?? '', options);
     };
   return (
     <KeptForm form={form} className="grid grid-cols-3 gap-4">
@@ -69,7 +72,7 @@ export function PlayerForm(props: PlayerFormProps) {
         onChange={picked('mainStringId', 'mainGauge')}
         problem={formState.errors.mainStringId?.message}
       />
-      <TextField label="Thickness (mm)" {...form.field('mainGauge')} />
+      <TextField label="Thickness of the mains" {...form.field('mainGauge')} />
       <ListPicker
         label="In the crosses, if another"
         className="col-span-2"
@@ -78,7 +81,7 @@ export function PlayerForm(props: PlayerFormProps) {
         onChange={picked('crossStringId', 'crossGauge')}
         problem={formState.errors.crossStringId?.message}
       />
-      <TextField label="Thickness (mm)" {...form.field('crossGauge')} />
+      <TextField label="Thickness of the crosses" {...form.field('crossGauge')} />
       <TickField
         control={control}
         name="supplied"
@@ -92,7 +95,7 @@ export function PlayerForm(props: PlayerFormProps) {
           label="Strung at"
           className="col-span-3"
           options={[
-            { value: '', text: 'whichever is free' },
+            { value: '', text: given ? `whichever is free, now ${given}` : 'whichever is free' },
             ...benches.map(({ id, name: text }) => ({ value: id, text })),
           ]}
         />

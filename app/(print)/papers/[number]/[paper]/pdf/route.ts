@@ -1,5 +1,6 @@
 import { openFor } from '@/app/identity/at-work';
 import { paperPdf } from '@/formats/papers/pdf';
+import { pdfAnswer } from '../../../../pdf-answer';
 import { paperOf } from '../../../paper-of';
 
 /** A paper of a ticket as PDF. */
@@ -7,11 +8,5 @@ export async function GET(_: Request, { params }: RouteContext<'/papers/[number]
   await openFor('print papers');
   const { number, paper } = await paperOf(params);
   if (!paper) return new Response('This ticket is not far enough for this paper.', { status: 404 });
-  return new Response(new Uint8Array(await paperPdf(paper)), {
-    headers: {
-      'Content-Type': 'application/pdf',
-      'Content-Disposition': `inline; filename="${paper.kind}-${number}.pdf"`,
-      'Cache-Control': 'private, no-store',
-    },
-  });
+  return pdfAnswer(`${paper.kind}-${number}`, () => paperPdf(paper));
 }

@@ -1,0 +1,2 @@
+ALTER TABLE "event_players" ADD COLUMN "given_bench_id" uuid;--> statement-breakpoint
+ALTER TABLE "event_players" ADD CONSTRAINT "event_players_workshop_id_given_bench_id_benches_workshop_id_id_fk" FOREIGN KEY ("workshop_id","given_bench_id") REFERENCES "public"."benches"("workshop_id","id") ON DELETE no action ON UPDATE no action;
