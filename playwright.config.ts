@@ -24,6 +24,8 @@ export default defineConfig({
   fullyParallel: true,
   workers: 2,
   forbidOnly: true,
+  // A second try is told at the end, by name: it is a fault of the test or worse, and never silent.
+  retries: 1,
   // Generous: a busy machine is no failure, and speed is measured by the bench alone.
   timeout: 180_000,
   expect: { timeout: 30_000 },

@@ -387,8 +387,10 @@ test('jobs of before come in from a table, and closed jobs as documents', async 
   const count = documents.trim().split('\n').length;
   await page.getByRole('button', { name: `Bring ${count} jobs in` }).click();
   await page.waitForURL('/jobs');
-  const later = new Set((await (await page.request.get('/jobs/documents')).text()).split('\n'));
-  expect(documents.split('\n').filter((line) => !later.has(line))).toEqual([]);
+  // Who pays or collects at this moment, in a test beside this one, changes a job's books only.
+  const records = (lines: string) => lines.replaceAll(/,"books":\{.*$/gm, '').split('\n');
+  const later = new Set(records(await (await page.request.get('/jobs/documents')).text()));
+  expect(records(documents).filter((line) => !later.has(line))).toEqual([]);
   await page.goto('/jobs/import');
   await awake(page);
   const [first = ''] = documents.split('\n');

@@ -157,10 +157,15 @@ async function interfaceTests(): Promise<Count> {
     ORTHOTENS_CHROMIUM: CHROMIUM,
     PLAYWRIGHT_JSON_OUTPUT_FILE: INTERFACE_REPORT,
   });
-  if (!ran) showPages();
   const stats = report(INTERFACE_REPORT, interfaceReport)?.stats;
-  const failed = (stats?.unexpected ?? 0) + (stats?.flaky ?? 0);
-  return { passed: stats?.expected ?? 0, failed: ran ? failed : Math.max(1, failed) };
+  const secondTry = stats?.flaky ?? 0;
+  if (!ran || secondTry > 0) showPages();
+  if (secondTry > 0) console.log(`\n── ${secondTry} passed at a second try only: see above`);
+  const failed = stats?.unexpected ?? 0;
+  return {
+    passed: (stats?.expected ?? 0) + secondTry,
+    failed: ran ? failed : Math.max(1, failed),
+  };
 }
 
 mkdirSync(HOUSE, { recursive: true });
