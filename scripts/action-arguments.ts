@@ -14,6 +14,7 @@ import { emptyFrameEntry } from '@/app/(house)/frames/frame-entry';
 import { emptyStringEntry, type StringEntry } from '@/core/strings/string-facts';
 import { NEW_MACHINE } from '@/app/(house)/workshop/machines/machine-entry';
 import { houseEntryOf } from '@/app/(house)/workshop/house-rules/house-entry';
+import { NO_STRINGS } from '@/app/(house)/tickets/[number]/setup/strings-entry';
 import { talkEntryOf } from '@/app/(house)/tickets/[number]/setup/talk-entry';
 import { inspectEntryOf } from '@/app/(house)/tickets/[number]/inspect/inspect-entry';
 import { papersEntryOf } from '@/app/(house)/workshop/papers/papers-entry';
@@ -154,6 +155,17 @@ export function argumentsOf(
     compareClients: [id(), FORGED],
     racketsOfClient: [id()],
     takeIn: [takeIn],
+    bedOf: [{ racketId: id(), frameId: id(), clientId: id(), again: '' }],
+    makeShortTicket: [
+      {
+        ...takeIn,
+        ...NO_STRINGS,
+        mainStringId: id(),
+        mainGauge: '1.25',
+        whole: true,
+        opensAt: 'bench',
+      },
+    ],
     changeAsked: [number(), version, asked],
     saveSetup: [number(), version, setup],
     saveCut: [number(), version, cut],

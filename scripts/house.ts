@@ -16,6 +16,9 @@ import { join } from 'node:path';
 import { z } from 'zod';
 
 export const ROOT = join(import.meta.dirname, '..');
+/** What a server says to whoever keeps it, once it takes requests. */
+export const SERVES = 'serves';
+
 /** Git-ignored; safe to delete after `npm run stop`, except that the records go with it. */
 export const HOUSE = process.env.ORTHOTENS_HOUSE ?? join(ROOT, '.orthotens');
 

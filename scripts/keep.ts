@@ -6,7 +6,7 @@ import { spawn, type ChildProcess } from 'node:child_process';
 import { join } from 'node:path';
 import { z } from 'zod';
 import { serveArguments } from './build';
-import { fail, pause, ROOT } from './house';
+import { fail, pause, ROOT, SERVES } from './house';
 import { isRefused } from './databases';
 
 /** Between two looks at the database. */
@@ -24,27 +24,31 @@ if (!port.success) fail('Which port? It is the one thing that this is told.');
 let stopping = false;
 let server: ChildProcess | undefined;
 
-/** One life of the server; says how it ended. */
-const serve = (on: number): Promise<string> =>
+/** One life of the server; says how it ended, and whether it served. */
+const serve = (on: number): Promise<{ readonly end: string; readonly served: boolean }> =>
   new Promise((resolve) => {
+    let served = false;
     // It ends when this process does, however that ends: the channel between them closes.
     server = spawn(process.execPath, serveArguments(on), {
       cwd: ROOT,
       stdio: ['ignore', 'inherit', 'inherit', 'ipc'],
     });
-    server.once('error', ({ message }) => resolve(message));
-    server.once('exit', (code, signal) => resolve(String(signal ?? code)));
+    server.on('message', (message) => {
+      if (message === SERVES) served = true;
+    });
+    server.once('error', ({ message }) => resolve({ end: message, served }));
+    server.once('exit', (code, signal) => resolve({ end: String(signal ?? code), served }));
   });
 
 async function keepServer(on: number): Promise<void> {
   let wait = SHORTEST_PAUSE_MS;
   for (let lives = 1; ; lives++) {
     const began = Date.now();
-    const end = await serve(on);
+    const { end, served } = await serve(on);
     if (stopping) process.exit(0);
     const wasWell = Date.now() - began > WELL_MS;
     // Whoever starts it looks for another port, or says that it does not start.
-    if (lives === 1 && !wasWell) fail(`The server ended at once (${end}).`);
+    if (lives === 1 && !served) fail(`The server ended at once (${end}).`);
     wait = wasWell ? SHORTEST_PAUSE_MS : Math.min(LONGEST_PAUSE_MS, 2 * wait);
     console.error(`The server ended (${end}); it is started again.`);
     await pause(wait);

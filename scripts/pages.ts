@@ -2,6 +2,8 @@
 export const PAGES: readonly string[] = [
   '/',
   '/take-in',
+  '/short',
+  '/short?again=390',
   '/clients',
   '/clients/new',
   '/rackets',

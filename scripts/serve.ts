@@ -8,7 +8,7 @@ import { availableParallelism } from 'node:os';
 import { z } from 'zod';
 import { NO_PROXY, proxiesNamed } from '@/app/forwarded';
 import { NEXT } from './build';
-import { fail } from './house';
+import { fail, SERVES } from './house';
 
 const MOST = 4;
 /**
@@ -16,7 +16,7 @@ const MOST = 4;
  * sent on it at that moment is lost. The framework passes actions on in the same way.
  */
 const IDLE_CONNECTION_MS = 75_000;
-/** A build that cannot start at all must not be tried for ever. */
+/** A build that cannot start at all must not be tried for ever: one that ends so soon without having served. */
 const SHORTEST_LIFE_MS = 2000;
 
 const asked = z.coerce
@@ -40,10 +40,17 @@ cluster.setupPrimary({
 let stopping = false;
 function start(isFirst: boolean): void {
   const began = Date.now();
+  let served = false;
   // What is done once for all of them, such as the daily backup, is done by the first.
-  cluster.fork({ ORTHOTENS_FIRST: isFirst ? '1' : '' }).on('exit', (code, signal) => {
+  const worker = cluster.fork({ ORTHOTENS_FIRST: isFirst ? '1' : '' });
+  worker.once('listening', () => {
+    served = true;
+    process.send?.(SERVES);
+  });
+  worker.on('exit', (code, signal) => {
     if (stopping) return;
-    if (Date.now() - began < SHORTEST_LIFE_MS) fail(`A server ended at once (${signal ?? code}).`);
+    if (!served && Date.now() - began < SHORTEST_LIFE_MS)
+      fail(`A server ended at once (${signal ?? code}).`);
     console.error(`A server ended (${signal ?? code}); it is started again.`);
     start(isFirst);
   });
