@@ -226,6 +226,12 @@ test('a job is found by three keystrokes in the palette, and its racket tells th
   const row = page.getByRole('row').filter({ hasText: 'Bumper worn.' });
   await expect(row).toContainText('22.5/22 kg');
   await expect(row).toContainText('Cordwane Drift 1.25');
-  await page.getByRole('link', { name: 'The same again' }).click();
+  const again = page.getByRole('link', { name: 'The same again' });
+  const before = /again=(\d+)/.exec((await again.getAttribute('href')) ?? '')?.[1];
+  await again.click();
+  await expect(page.getByLabel('Tension, mains/crosses')).toHaveValue('22.5/22 kg');
+  await expect(page.getByLabel('String', { exact: true })).toHaveValue('Cordwane Drift');
+  // Whoever only takes in says it in words.
+  await page.goto(`/take-in?again=${before}`);
   await expect(page.getByLabel('What they ask for')).toHaveValue(/The same again/);
 });

@@ -29,6 +29,7 @@ const PRACTICE = { href: '/practice', name: 'Practice' };
 /** What the palette offers beside what it finds. */
 const ACTIONS: readonly (Finding & { readonly right: Right })[] = [
   { href: '/take-in', kind: 'do', text: 'Take a racket in', right: 'take in' },
+  { href: '/short', kind: 'do', text: 'Short ticket: one racket on one page', right: 'set up' },
   { href: '/', kind: 'go', text: 'Today', right: 'see the day' },
   { href: '/clients/new', kind: 'do', text: 'Add a client', right: 'change clients' },
   { href: '/frames/new', kind: 'do', text: 'Enter a frame', right: 'change frames' },
@@ -76,6 +77,7 @@ export default async function HouseLayout({ children }: { readonly children: Rea
         person={person.name}
         places={places}
         takesIn={may(role, 'take in')}
+        setsUp={may(role, 'set up')}
         actions={ACTIONS.filter(({ right }) => may(role, right)).map(({ href, kind, text }) => ({
           href,
           kind,

@@ -90,6 +90,11 @@ export default async function TodayPage() {
             )}
           </p>
         </div>
+        {may(role, 'set up') && (
+          <Link href="/short" className="border-ink border px-6 py-3 text-lg font-medium">
+            Short ticket <kbd className="border-edge ml-2 border px-1.5 text-sm">s</kbd>
+          </Link>
+        )}
         {may(role, 'take in') && (
           <Link href="/take-in" className="bg-ink text-paper px-6 py-3 text-lg font-medium">
             Take a racket in <kbd className="border-paper/50 ml-2 border px-1.5 text-sm">n</kbd>

@@ -84,6 +84,7 @@ export const RacketForm = dynamic(() =>
 export const FeelForm = dynamic(() =>
   import('./same-feel/feel-form').then((part) => part.FeelForm),
 );
+export const ShortForm = dynamic(() => import('./short/short-form').then((part) => part.ShortForm));
 export const BoughtForm = dynamic(() =>
   import('./shelf/bought-form').then((part) => part.BoughtForm),
 );

@@ -2,6 +2,7 @@
 
 import { useEffect, useId, useRef, type ReactNode } from 'react';
 import { useAwake } from '../use-awake';
+import { typeInto } from './type-into';
 
 interface OpensAwakeProps {
   /** What is typed here outlives a reload, also before the code is there. */
@@ -20,18 +21,6 @@ interface Early {
 
 const isField = (target: HTMLElement): target is HTMLInputElement | HTMLTextAreaElement =>
   target instanceof HTMLInputElement || target instanceof HTMLTextAreaElement;
-
-/** Types a text as a hand does, so that whoever listens to the field hears it. */
-function type(field: HTMLInputElement | HTMLTextAreaElement, value: string): void {
-  const kind = field instanceof HTMLInputElement ? HTMLInputElement : HTMLTextAreaElement;
-  const { selectionStart: from, selectionEnd: to } = field;
-  // The code that watches the property is told of another text first, or it would take this one for one that it knows.
-  field.value = `${value} `;
-  Object.getOwnPropertyDescriptor(kind.prototype, 'value')?.set?.call(field, value);
-  // Where the next letter goes stays as it is; a field of another kind (an address, a number) does not say where.
-  if (from !== null && to !== null) field.setSelectionRange(from, to);
-  field.dispatchEvent(new Event('input', { bubbles: true }));
-}
 
 /** Until what was done has been drawn, so that the next press meets what it was meant for. */
 const aTurn = () => new Promise((resolve) => setTimeout(resolve));
@@ -58,7 +47,7 @@ async function playEarly(part: HTMLElement): Promise<void> {
       value !== undefined && isField(target) ? [[target, value] as const] : [],
     ),
   );
-  for (const [field, value] of texts) type(field, value);
+  for (const [field, value] of texts) typeInto(field, value);
   const presses = mine.filter(({ value }) => value === undefined).map(({ target }) => target);
   for (const [i, press] of presses.entries()) {
     if (press.getAttribute('type') === 'submit' && presses.indexOf(press) !== i) continue;

@@ -11,8 +11,10 @@ import {
 } from '@headlessui/react';
 import clsx from 'clsx';
 import { useEffect, useRef, useState, type KeyboardEvent, type ReactNode } from 'react';
+import { takeTypedAhead } from '../shell/typed-ahead';
 import { useAwake } from '../use-awake';
 import { takenByKey } from './taken-by-key';
+import { typeInto } from './type-into';
 
 export interface Pick {
   readonly id: string;
@@ -70,9 +72,18 @@ export function Picker({
 }: PickerProps) {
   const input = useRef<HTMLInputElement>(null);
   const awake = useAwake();
+  /** A key that came before the answer. */
+  const [early, setEarly] = useState<'Enter' | 'Tab'>();
   useEffect(() => {
-    // Whoever has begun to type elsewhere goes on there.
-    if (autoFocus && awake && document.activeElement === document.body) input.current?.focus();
+    // Whoever has begun to type elsewhere goes on there; on a heading stands only who has come to the page.
+    const at = document.activeElement;
+    if (!autoFocus || !awake || !input.current) return;
+    if (at !== document.body && !at?.matches('h1, h2')) return;
+    input.current.focus();
+    const { text: ahead, entered } = takeTypedAhead();
+    if (ahead) typeInto(input.current, ahead);
+    // eslint-disable-next-line react-hooks/set-state-in-effect -- It was pressed before this field was there.
+    if (ahead && entered) setEarly('Enter');
   }, [autoFocus, awake]);
   const typed = text.trim();
   const known = options.some((option) => option.text.toLowerCase() === typed.toLowerCase());
@@ -83,8 +94,6 @@ export function Picker({
 
   /** The arrows have gone to a choice, so that Enter is on that one. */
   const [moved, setMoved] = useState(false);
-  /** A key that came before the answer. */
-  const [early, setEarly] = useState<'Enter' | 'Tab'>();
   const [asked, setAsked] = useState<{ readonly text: string; readonly words: string }>();
   const question = asked?.text === text ? asked.words : undefined;
 

@@ -190,7 +190,13 @@ export function useKeptForm<V extends FieldValues>({
         setRestored(undefined);
         saved?.();
         const { go } = answer;
-        if (go && leads && self.current) goOnPast(self.current, () => router.push(go));
+        const isBench = go?.startsWith('/bench/') ?? false;
+        if (go && leads && self.current)
+          goOnPast(self.current, () =>
+            // A page of its own: only the bench may talk to a tension head, and that is settled when it loads.
+            isBench ? window.location.assign(go) : router.push(go),
+          );
+        if (isBench) return true;
         // The ticket's head and the lists show what was saved, not what they showed before.
         router.refresh();
         return true;

@@ -7,6 +7,7 @@ import { areSingleKeysOn, turnSingleKeys } from '../single-keys';
 
 const KEYS = [
   ['n', 'take a racket in'],
+  ['s', 'a short ticket: one racket on one page'],
   ['d', 'today’s tickets'],
   ['Ctrl K', 'find anything'],
   ['?', 'these keys'],

@@ -17,13 +17,18 @@ interface TopBarProps {
   readonly places: readonly { readonly href: string; readonly name: string }[];
   /** Whether rackets are taken in by this one. */
   readonly takesIn: boolean;
+  /** Whether this one settles strings and tension, too. */
+  readonly setsUp: boolean;
   /** Nothing where this one does not look for clients and jobs. */
   readonly actions: readonly Finding[];
   readonly find: ((text: string) => Promise<readonly Finding[]>) | undefined;
 }
 
+/** A page that has not come by then takes no letters any more. */
+const MOST_AHEAD_MS = 4000;
+
 /** Where one is, where one can go, and the keys that work everywhere. */
-export function TopBar({ workshop, person, places, takesIn, actions, find }: TopBarProps) {
+export function TopBar({ workshop, person, places, takesIn, setsUp, actions, find }: TopBarProps) {
   const here = usePathname();
   const router = useRouter();
   const awake = useAwake();
@@ -42,16 +47,24 @@ export function TopBar({ workshop, person, places, takesIn, actions, find }: Top
     const onKey = (event: KeyboardEvent) => {
       if (event.ctrlKey || event.metaKey || event.altKey) return;
       if (takesKeys(event.target) || !areSingleKeysOn()) return;
-      if (event.key === 'n' && takesIn) {
+      const counter =
+        event.key === 'n' && takesIn
+          ? '/take-in'
+          : event.key === 's' && setsUp
+            ? '/short'
+            : undefined;
+      if (counter) {
         event.preventDefault();
-        router.push('/take-in');
+        // Its first field takes the name that is typed at once.
+        if (counter !== window.location.pathname) startTypingAhead(MOST_AHEAD_MS);
+        router.push(counter);
       }
       if (event.key === 'd') router.push('/');
       if (event.key === '?') setOpen('help');
     };
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
-  }, [router, takesIn]);
+  }, [router, takesIn, setsUp]);
 
   return (
     <header className="no-print border-hair flex flex-wrap items-baseline gap-x-5 gap-y-1 border-b px-6 py-2">

@@ -1,4 +1,4 @@
-/** What is typed between the key that opens the search and the moment its field stands there. */
+/** What is typed between the key that opens the search, or the counter, and the moment its first field stands there. */
 
 interface Ahead {
   readonly text: string;
@@ -10,6 +10,7 @@ const NOTHING: Ahead = { text: '', entered: false };
 
 let ahead = NOTHING;
 let listening = false;
+let timer: ReturnType<typeof setTimeout> | undefined;
 
 function keep(event: KeyboardEvent): void {
   if (event.ctrlKey || event.metaKey || event.altKey) return;
@@ -22,17 +23,19 @@ function keep(event: KeyboardEvent): void {
   event.stopPropagation();
 }
 
-/** From the key that opens the search on; a slow connection loses no letter. */
-export function startTypingAhead(): void {
+/** From the key that opens it on, for so long at most; a slow connection loses no letter. */
+export function startTypingAhead(mostMs?: number): void {
   if (listening) return;
   listening = true;
   ahead = NOTHING;
+  if (mostMs !== undefined) timer = setTimeout(takeTypedAhead, mostMs);
   window.addEventListener('keydown', keep, { capture: true });
 }
 
 /** The field stands there and takes what was typed; what comes now goes to it. */
 export function takeTypedAhead(): Ahead {
   window.removeEventListener('keydown', keep, { capture: true });
+  clearTimeout(timer);
   listening = false;
   const taken = ahead;
   ahead = NOTHING;

@@ -1,8 +1,7 @@
 'use server';
 
 import { action, entryOf, rowId, rowVersion, ticketNumber } from '@/app/action';
-import { answerTo, misread, refused, Undone, wholly } from '@/app/answers';
-import type { z } from 'zod';
+import { answerTo, misread, refused, wholly } from '@/app/answers';
 import { searchIn } from '@/app/search-text';
 import { may, type Role } from '@/core/house/role-rights';
 import { wallTime } from '@/core/measure/promised-time';
@@ -10,12 +9,17 @@ import { listed } from '@/core/terms/listed';
 import { countWords } from '@/core/terms/count-words';
 import { cutOf, type Ticket } from '@/db/tickets';
 import type { KnownRacket } from '@/db/rackets';
-import type { Records } from '@/db/workshop';
 import type { Pick } from '@/ui/form/picker';
 import type { FormAnswer } from '@/ui/form/result';
+import { clientFor, racketFor } from './at-the-counter';
 import { knownOf, type KnownFact } from './known';
-import { newClient } from './new-client';
-import { askedSchema, takeInSchema, type AskedEntry, type TakeInEntry } from './take-in-entry';
+import {
+  askedSchema,
+  takeInSchema,
+  type AskedEntry,
+  type ReadTakeIn,
+  type TakeInEntry,
+} from './take-in-entry';
 
 const MOST_FOUND = 8;
 
@@ -74,10 +78,8 @@ const picksOf = (rackets: readonly KnownRacket[]): readonly FoundRacket[] =>
     openNumber: openNumber ?? undefined,
   }));
 
-type TakeIn = z.output<ReturnType<typeof takeInSchema>>;
-
 /** Every racket of the form with what is asked for it, the first one first. */
-const linesOf = (taken: TakeIn) =>
+const linesOf = (taken: ReadTakeIn) =>
   [taken, ...taken.more].map(({ requestKey, racketId, frameId, frameLabel, mark, wish }) => ({
     requestKey,
     racketId,
@@ -86,63 +88,6 @@ const linesOf = (taken: TakeIn) =>
     mark,
     wish: taken.alike ? taken.wish : wish,
   }));
-
-async function clientFor({ clients }: Records, entry: TakeIn): Promise<string> {
-  if (entry.clientId) {
-    const client = await clients.get(entry.clientId);
-    if (client && !client.removedAt) return client.id;
-    throw new Undone({
-      ok: false,
-      problems: {
-        clientName:
-          'This client was removed in another tab. Choose again, or put them back under Clients.',
-      },
-    });
-  }
-  return newClient({ clients }, entry.clientName.trim(), entry.contact);
-}
-
-type ChosenRacket = globalThis.Pick<TakeIn, 'racketId' | 'frameId' | 'frameLabel' | 'mark'>;
-
-/** The racket of a line of the form, at which its sentences stand. */
-async function racketFor(
-  { rackets, frames }: Records,
-  entry: ChosenRacket,
-  clientId: string,
-  line = '',
-): Promise<string> {
-  if (entry.racketId) {
-    const racket = await rackets.get(entry.racketId);
-    if (racket && racket.openNumber !== null)
-      throw new Undone(
-        refused(
-          `This racket is on ticket ${racket.openNumber} already, so it was not taken in twice. Open that ticket, or choose another racket.`,
-        ),
-      );
-    if (racket && !racket.removedAt && racket.clientId === clientId) return racket.id;
-    throw new Undone({
-      ok: false,
-      problems: { [`${line}frameLabel`]: 'This racket was removed in another tab. Choose again.' },
-    });
-  }
-  const frame = entry.frameId ? await frames.get(entry.frameId) : undefined;
-  if (entry.frameId && (!frame || frame.removedAt))
-    throw new Undone({
-      ok: false,
-      problems: {
-        [`${line}frameLabel`]:
-          'This frame was removed from the library in another tab. Choose again.',
-      },
-    });
-  const racket = await rackets.add({
-    clientId,
-    frameId: frame?.id ?? null,
-    label: frame?.name ?? entry.frameLabel.trim(),
-    mark: entry.mark,
-    notes: '',
-  });
-  return racket.id;
-}
 
 /** The next station after the counter; whoever does not set up is back at the day, with the racket on it. */
 const onFrom = (role: Role, number: number): string =>
@@ -154,7 +99,7 @@ const toInspect = (number: number): string => `/tickets/${number}/inspect`;
 /** What a form that was sent before has made, if that is what it says now; a press belongs to what it was pressed on. */
 function sentBefore(
   made: readonly Ticket[],
-  taken: TakeIn,
+  taken: ReadTakeIn,
   lines: ReturnType<typeof linesOf>,
 ): FormAnswer {
   const numbers = made.map(({ number }) => number);

@@ -90,3 +90,4 @@ export const takeInSchema = (now: WallTime) =>
     });
 
 export type TakeInEntry = z.input<ReturnType<typeof takeInSchema>>;
+export type ReadTakeIn = z.output<ReturnType<typeof takeInSchema>>;

@@ -7,10 +7,9 @@ import { TickField } from '@/ui/form/bound';
 import { NoteField, TextField } from '@/ui/form/field';
 import { FormFoot } from '@/ui/form/form-foot';
 import { KeptForm } from '@/ui/form/kept-form';
-import { Picker } from '@/ui/form/picker';
-import { isSettled, offered, useAnswer, useFound } from '@/ui/form/use-found';
 import { useKeptForm } from '@/ui/form/use-kept-form';
-import { findClients, racketsOfClient, takeIn } from './actions';
+import { takeIn } from './actions';
+import { ClientField, useClients } from './client-field';
 import { KnownPanel } from './known-panel';
 import { PromiseOffers } from './promise-offers';
 import { RacketFields } from './racket-fields';
@@ -58,46 +57,17 @@ export function TakeInForm({ name, workshopId, initial, now }: TakeInFormProps) 
       });
   };
 
-  const answer = useAnswer(() => findClients(workshopId, clientName), clientName, 120);
-  const clients = offered(answer, clientName);
-  // Nobody is offered as new before it is known who is here.
-  const waits = !isSettled(answer, clientName);
-  const asked = useFound(
-    async () => (clientId ? racketsOfClient(workshopId, clientId) : []),
-    clientId,
-    0,
-  );
-  const rackets = clientId ? (clients.find(({ id }) => id === clientId)?.rackets ?? asked) : [];
+  const found = useClients(workshopId, { clientId, clientName });
+  const { rackets } = found;
 
   return (
     <div className="grid gap-x-12 gap-y-8 lg:grid-cols-[1.6fr_1fr]">
       <KeptForm form={form} className="grid grid-cols-2 content-start gap-x-6 gap-y-5">
-        <Picker
-          autoFocus
-          label="Client"
-          className="col-span-2 sm:col-span-1"
-          options={clients}
-          settled={!waits}
-          text={clientName}
-          onText={(text) => set({ clientName: text, clientId: '', newClient: false, racketId: '' })}
-          onPick={({ id, text }) =>
-            set({
-              clientId: id,
-              clientName: text,
-              newClient: false,
-              racketId: clients.find((client) => client.id === id)?.rackets[0]?.id ?? '',
-            })
-          }
-          addText={waits ? undefined : (typed) => `New client: ${typed}`}
-          onAdd={(typed) => set({ clientId: '', clientName: typed, newClient: true, racketId: '' })}
+        <ClientField
+          found={found}
+          value={{ clientId, clientName, newClient }}
+          onChange={set}
           problem={problem('clientName')}
-          hint={
-            clientId
-              ? 'Known here.'
-              : newClient
-                ? 'New: they are added with this ticket.'
-                : 'A few letters of the name or number.'
-          }
         />
         {!clientId && (
           <TextField

@@ -33,6 +33,7 @@ import { may } from '@/core/house/role-rights';
 import { correctRecord, voidJob } from './actions';
 import { inspectionWords } from '@/core/counter/inspection';
 import { drawingOf } from './drawing';
+import { sameAgain } from '@/app/(house)/short/same-again';
 import { CorrectionForm, VoidForm } from '@/app/(house)/when-used';
 import { CounterPart } from './counter-part';
 import { handsWords } from '@/core/record/hands';
@@ -82,7 +83,7 @@ export default async function JobPage({ params }: PageProps<'/jobs/[number]'>) {
           · handed over {formatDay(wallTime(closedAt, workshop.timeZone))}
         </p>
         <Link
-          href={`/take-in?again=${ticket.number}`}
+          href={sameAgain(role, ticket.number)}
           className="bg-ink text-paper px-5 py-2 font-medium"
         >
           The same again

@@ -11,6 +11,7 @@ import { RowLink, Table } from '@/ui/list-page';
 import { TicketFigure } from '@/ui/ticket-figure';
 import { RemoveButton } from '@/ui/remove-button';
 import { RemovedNotice } from '@/ui/removed-notice';
+import { sameAgain } from '@/app/(house)/short/same-again';
 import { PhotoPanel, RacketForm, GiveRacket } from '@/app/(house)/when-used';
 import { nearClients } from '@/app/(house)/clients/actions';
 import { racketAgeing } from '@/app/racket-ageing';
@@ -141,7 +142,7 @@ export default async function RacketPage({ params }: PageProps<'/rackets/[id]'>)
             <>
               {latest && (
                 <Link
-                  href={`/take-in?again=${latest.number}`}
+                  href={sameAgain(role, latest.number)}
                   className="bg-ink text-paper px-4 py-1.5 font-medium"
                 >
                   The same again

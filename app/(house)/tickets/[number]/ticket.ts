@@ -196,11 +196,11 @@ const pastPieces = cache(async (sport: Sport) => (await openWorkshop()).tickets.
 export const learntFor = async ({ frame }: Pick<FoundTicket, 'frame'>): Promise<Learnt> =>
   frame ? learnFrom(await pastPieces(frame.sport), frame.id) : {};
 
-/** The job before this one on the same racket, as its record has it. */
-export async function lastJobOn({ ticket }: OpenTicket): Promise<LastJob | undefined> {
+/** The job before on a racket, as its record has it; before a ticket that is open on it, where there is one. */
+export async function lastJobOn(racketId: string, ticket?: number): Promise<LastJob | undefined> {
   const { tickets, court } = await openWorkshop();
-  const history = (await tickets.ofRacket(ticket.racketId)).filter(
-    ({ record, number }) => record && number !== ticket.number,
+  const history = (await tickets.ofRacket(racketId)).filter(
+    ({ record, number }) => record && number !== ticket,
   );
   const [before] = history;
   if (!before?.record) return undefined;

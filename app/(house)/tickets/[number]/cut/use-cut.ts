@@ -4,19 +4,18 @@ import { useMemo } from 'react';
 import { useWatch } from 'react-hook-form';
 import type { CutAssumptions } from '@/core/cut/lengths';
 import { compareMethods, type MethodPreference } from '@/core/cut/methods';
-import { checkSource, cutSource, planCut, type Learnt, type PlannedString } from '@/core/cut/plan';
-import { cutAdvice } from '@/core/cut/wording';
+import { planCut, type Learnt, type PlannedString } from '@/core/cut/plan';
 import type { Bed } from '@/core/frame/bed';
 import type { HouseRules } from '@/core/house/house-rules';
 import { parseRemnants } from '@/core/measure/parsing';
-import { formatStringLength, type LengthSystem, type TicketTension } from '@/core/measure/units';
+import type { LengthSystem, TicketTension } from '@/core/measure/units';
 import { coveredHoles } from '@/core/path/covered-holes';
 import type { OrderCustom } from '@/core/path/pull-order';
 import type { FormAnswer } from '@/ui/form/result';
 import { useKeptForm } from '@/ui/form/use-kept-form';
-import type { TapePiece } from '@/ui/tape/tape';
 import { sourcesFor, type KnownMachine } from './cut-choices';
 import { cutSchema, type CutEntry } from './cut-entry';
+import { onTape } from './on-tape';
 
 interface StockedString extends PlannedString {
   readonly setMm: number;
@@ -105,33 +104,20 @@ export function useCut({
       ),
     [bed, mains, crosses, hybrid, shortSide, crossStart, assumptions, preference],
   );
-  const { path, pieces } = plan;
+  const { path } = plan;
   const covered = useMemo(() => coveredHoles(bed, path), [bed, path]);
   const read = parseRemnants(remnants);
-  const source = cutSource(cutFrom, {
-    mainSetMm: mains.setMm,
-    crossSetMm: crosses.setMm,
-    remnantsMm: read.ok ? read.value : [],
-  });
-  const check = checkSource(source, pieces, custom);
-  const advice = cutAdvice(check, lengthSystem);
-  const length = (mm: number) => formatStringLength(mm, lengthSystem);
-  const stockText = (i: number): string => {
-    if (source.kind === 'two half sets')
-      return `half of ${length(i === 0 ? mains.setMm : crosses.setMm)}`;
-    if (check.shared)
-      return i === 0
-        ? `of ${length(check.pieces.reduce((sum, { givenMm }) => sum + (givenMm ?? 0), 0))}`
-        : 'the rest';
-    return source.kind === 'remnant' ? 'the remnant' : 'the set';
-  };
-  const tape = pieces.map((piece, i): TapePiece => {
-    const givenMm = check.pieces[i]?.givenMm;
-    return {
-      piece,
-      stock: givenMm === undefined ? undefined : { text: stockText(i), mm: givenMm },
-    };
-  });
+  const { tape, advice } = onTape(
+    plan,
+    {
+      from: cutFrom,
+      mainSetMm: mains.setMm,
+      crossSetMm: crosses.setMm,
+      remnantsMm: read.ok ? read.value : [],
+    },
+    custom,
+    lengthSystem,
+  );
   const choose = (next: CutEntry['method']) => {
     form.setValue('method', next, { shouldValidate: true });
     const possible = sourcesFor(next === 'two-piece' ? 2 : 1, hybrid);

@@ -1,10 +1,6 @@
 import { openFor } from '@/app/identity/at-work';
-import { leftBy } from '@/app/(house)/shelf/cuts-of-day';
 import { strungBefore } from '@/app/(house)/rackets/strung-before';
 import { keptSetups } from '@/core/ageing/court';
-import type { ShelfString } from '@/core/advice/shelf';
-import type { StringRow } from '@/db/strings';
-import type { Records } from '@/db/workshop';
 import { countWords } from '@/core/terms/count-words';
 import { Cautions } from '@/ui/cautions';
 import { formatTicket, formatTicketConverted } from '@/core/measure/units';
@@ -14,6 +10,7 @@ import { crossesEndOf } from '../load/hoop-of';
 import { Waits } from '../waits';
 import { saveSetup } from './actions';
 import { shownSetup } from './shown-setup';
+import { stringsToChoose } from './strings-to-choose';
 import { SetupForm } from '@/app/(house)/when-used';
 import { stationTitle } from '../station-title';
 
@@ -25,20 +22,6 @@ const removedOf = ({ mains, crosses }: NonNullable<OpenTicket['setup']>) =>
   [mains.string, ...(crosses.string.id === mains.string.id ? [] : [crosses.string])].filter(
     ({ removedAt }) => removedAt !== null,
   );
-
-/** The strings with what lies there of each thickness; as they are where no shelf is kept. */
-async function withWhatIsThere(
-  strings: readonly StringRow[],
-  shelf: Records['shelf'],
-): Promise<readonly ShelfString[]> {
-  if (!(await shelf.isKept())) return strings;
-  const there = await shelf.there();
-  return strings.map((string) => {
-    const mine = there.filter(({ stringId }) => stringId === string.id);
-    const left = leftBy(mine, ({ gaugeMm }) => gaugeMm.toFixed(2));
-    return { ...string, thereMm: Object.fromEntries(left) };
-  });
-}
 
 export const generateMetadata = stationTitle('Setup');
 
@@ -93,13 +76,13 @@ export default async function SetupStation({ params }: PageProps<'/tickets/[numb
         saved={ticket.advice !== null}
         kept={setup?.tension}
         initial={await shownSetup(open)}
-        strings={await withWhatIsThere(await strings.find('', frame.sport), shelf)}
+        strings={await stringsToChoose({ strings, shelf }, frame.sport)}
         lengthSystem={workshop.lengthSystem}
         gone={setup ? removedOf(setup) : []}
         bed={{ spec: frame.spec, areaMm2: study.bed.areaMm2 }}
         unit={unit}
         wish={ticket.wish}
-        record={await lastJobOn(open)}
+        record={await lastJobOn(ticket.racketId, ticket.number)}
         crossesEnd={crossesEndOf(frame.spec, frame.hoopFactor, houseOf(open, false))}
         history={strungBefore(history, workshop.timeZone)}
         house={{ kept: houseOf(open, false), todays: houseOf(open, true) }}

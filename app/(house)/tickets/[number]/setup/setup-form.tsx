@@ -1,10 +1,8 @@
 'use client';
 
 import clsx from 'clsx';
-import type { ReactNode } from 'react';
 import { isOverPrint, tensionCautions } from '@/core/advice/tension';
 import { Cautions } from '@/ui/cautions';
-import { TextField } from '@/ui/form/field';
 import { FormFoot } from '@/ui/form/form-foot';
 import { KeptForm } from '@/ui/form/kept-form';
 import { Figures } from './figures';
@@ -13,26 +11,7 @@ import { StringsFields } from './strings-fields';
 import { TalkPanel } from './talk-panel';
 import { useSetup, type SetupOf } from './use-setup';
 import { WhyFigures } from './why-figures';
-
-/** What speaks against a setup, with the word that it takes to string it so all the same. */
-function WordAgainst({
-  label,
-  hint,
-  field,
-  children,
-}: {
-  readonly label: string;
-  readonly hint: string;
-  readonly field: ReturnType<ReturnType<typeof useSetup>['form']['field']>;
-  readonly children: ReactNode;
-}) {
-  return (
-    <div className="bg-warn-wash px-3 py-2">
-      {children}
-      <TextField className="mt-1 max-w-2xl" label={label} hint={hint} {...field} />
-    </div>
-  );
-}
+import { WordAgainst } from './word-against';
 
 /** The judgement that clients pay for: the talk, why the figures are what they are, and what to choose from. */
 export function SetupForm(of: SetupOf) {

@@ -5,25 +5,35 @@ import { strungFrom } from '@/core/advice/record';
 import { climb } from '@/core/advice/staircase';
 import { SILENT, type Talk } from '@/core/advice/talk';
 import { ticketEntry, type TicketTension } from '@/core/measure/units';
+import type { Client } from '@/db/clients';
 import { crossesEndOf } from '../load/hoop-of';
 import { houseOf, isHybridSetup, lastJobOn, type OpenTicket } from '../ticket';
 import type { SetupEntry } from './setup-entry';
+import { NO_STRINGS } from './strings-entry';
 import { talkEntryOf } from './talk-entry';
 
-/** What was said at this ticket, else what the client and the racket are remembered by. */
-async function talkOn({ ticket, client }: OpenTicket): Promise<Talk> {
-  if (ticket.advice) return ticket.advice.talk;
+/** What a client and a racket are remembered by, before anything is said at a ticket of theirs. */
+export async function rememberedTalk(
+  client: Pick<Client, 'talk'> | undefined,
+  racketId: string | undefined,
+): Promise<Talk> {
+  const said = client?.talk ?? SILENT;
+  if (!racketId) return { ...said, racket: SILENT.racket };
   const { rackets, tickets, court } = await openFor('set up');
-  const racket = await rackets.get(ticket.racketId);
-  const before = (await tickets.lastOfRacket(ticket.racketId, 3)).find(({ record }) => record);
-  const [said] = before ? await court.ofTickets([before.id]) : [];
+  const racket = await rackets.get(racketId);
+  const before = (await tickets.lastOfRacket(racketId, 3)).find(({ record }) => record);
+  const [played] = before ? await court.ofTickets([before.id]) : [];
   return {
-    ...(client.talk ?? SILENT),
+    ...said,
     // What they said of this racket’s last bed stands before what is remembered of them.
-    ...(said && { faults: [...said.faults] }),
+    ...(played && { faults: [...played.faults] }),
     racket: racket?.build ?? SILENT.racket,
   };
 }
+
+/** What was said at this ticket, else what the client and the racket are remembered by. */
+const talkOn = async ({ ticket, client }: OpenTicket): Promise<Talk> =>
+  ticket.advice ? ticket.advice.talk : rememberedTalk(client, ticket.racketId);
 
 /** What the staircase comes to now, with the strings of the ticket. */
 async function advisedNow(open: OpenTicket, talk: Talk): Promise<TicketTension | undefined> {
@@ -34,7 +44,7 @@ async function advisedNow(open: OpenTicket, talk: Talk): Promise<TicketTension |
     bed: study.bed,
     talk,
     house,
-    record: await lastJobOn(open),
+    record: await lastJobOn(ticket.racketId, ticket.number),
     crossesEnd: crossesEndOf(frame.spec, frame.hoopFactor, house),
   });
   return climb(about, strungFrom(setup), unit, ticket.advice?.switched).ticket;
@@ -57,18 +67,7 @@ export async function shownSetup(open: OpenTicket): Promise<SetupEntry> {
     ownWord: ticket.advice?.ownWord ?? '',
     overPrint: ticket.advice?.overPrint ?? '',
   };
-  if (!setup)
-    return {
-      ...base,
-      mainStringId: '',
-      mainGauge: '',
-      mainSupplied: false,
-      hybrid: false,
-      crossStringId: '',
-      crossGauge: '',
-      crossSupplied: false,
-      tension: '',
-    };
+  if (!setup) return { ...NO_STRINGS, ...base };
   const { mains, crosses, tension } = setup;
   const advised = await advisedNow(open, talk);
   return {

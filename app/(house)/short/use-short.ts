@@ -1,0 +1,195 @@
+'use client';
+
+import { useEffect, useMemo, useState } from 'react';
+import { useWatch } from 'react-hook-form';
+import { reasonsFor, spokenAgainst } from '@/core/advice/advise';
+import { caseOf } from '@/core/advice/case';
+import { strungFrom } from '@/core/advice/record';
+import { climb } from '@/core/advice/staircase';
+import { jobPrice, toPayMinor, type HousePrices } from '@/core/counter/price';
+import { planCut } from '@/core/cut/plan';
+import { isHybrid } from '@/core/strings/job-string';
+import { parseGauge } from '@/core/measure/gauge';
+import { stringPrice } from '@/core/measure/money';
+import { parseTicketTension } from '@/core/measure/parsing';
+import type { WallTime } from '@/core/measure/promised-time';
+import type { LengthSystem } from '@/core/measure/units';
+import type { StringRow } from '@/db/strings';
+import { isSettled, useAnswer } from '@/ui/form/use-found';
+import { useKeptForm } from '@/ui/form/use-kept-form';
+import { onTape } from '../tickets/[number]/cut/on-tape';
+import { NO_STRINGS, type StringsEntry } from '../tickets/[number]/setup/strings-entry';
+import { bedOf, makeShortTicket, type BedToString } from './actions';
+import { shortSchema, type ShortEntry } from './short-entry';
+import { usualCut } from './usual-cut';
+
+export interface ShortOf {
+  readonly name: string;
+  readonly workshopId: string;
+  readonly initial: ShortEntry;
+  readonly now: WallTime;
+  /** Who sits here, for a racket of their own; without an id they are no client yet. */
+  readonly own: { readonly id: string; readonly name: string };
+  readonly lengthSystem: LengthSystem;
+  readonly prices: HousePrices & { readonly labourMinor: number; readonly locale: string };
+}
+
+const STRING_FIELDS = Object.keys(NO_STRINGS) as (keyof StringsEntry)[];
+const stringsIn = (entry: StringsEntry): StringsEntry =>
+  Object.fromEntries(STRING_FIELDS.map((field) => [field, entry[field]])) as StringsEntry;
+const alike = (a: StringsEntry, b: StringsEntry): boolean =>
+  STRING_FIELDS.every((field) => a[field] === b[field]);
+
+interface Chosen {
+  readonly string: StringRow;
+  readonly gaugeMm: number;
+  readonly supplied: boolean;
+}
+
+const asJob = ({ string, gaugeMm, supplied }: Chosen) => ({
+  name: string.name,
+  family: string.family,
+  shape: string.shape,
+  gaugeMm,
+  suppliedByClient: supplied,
+  setMm: string.setMm,
+  stretch: string.stretch,
+  setPriceMinor: string.setPriceMinor,
+});
+
+/** The two strings of an entry, where both are chosen. */
+function chosenOf(
+  entry: StringsEntry,
+  known: readonly StringRow[],
+  { sport }: { readonly sport: StringRow['sport'] },
+): { readonly mains: Chosen; readonly crosses: Chosen } | undefined {
+  const one = (id: string, gauge: string, supplied: boolean): Chosen | undefined => {
+    const string = known.find((each) => each.id === id);
+    const thickness = parseGauge(gauge, sport);
+    return string && thickness.ok ? { string, gaugeMm: thickness.value, supplied } : undefined;
+  };
+  const mains = one(entry.mainStringId, entry.mainGauge, entry.mainSupplied);
+  const crosses = entry.hybrid
+    ? one(entry.crossStringId, entry.crossGauge, entry.crossSupplied)
+    : mains;
+  return mains && crosses && { mains, crosses };
+}
+
+/** What follows from a bed and the strings that are chosen for it: tension, cut, lengths and price. */
+function workedOut(
+  { bed, frame, unit, talk, house, record, crossesEnd, learnt, assumptions, last }: BedToString,
+  { mains, crosses }: NonNullable<ReturnType<typeof chosenOf>>,
+  typedTension: string,
+  { lengthSystem, prices }: Pick<ShortOf, 'lengthSystem' | 'prices'>,
+) {
+  const about = caseOf({ bed, talk, house, record, crossesEnd });
+  const strung = strungFrom({ mains, crosses });
+  const advised = climb(about, strung, unit).ticket;
+  const typed =
+    typedTension.trim() === '' ? undefined : parseTicketTension(typedTension, frame.sport, unit);
+  const tension = typed === undefined ? advised : typed.ok ? typed.value : undefined;
+  const strings = { mains: asJob(mains), crosses: asJob(crosses) };
+  const { choice, cutFrom } = usualCut(bed, last?.cut, isHybrid(strings));
+  const plan = planCut(
+    bed,
+    {
+      mains: { ...strings.mains, pullN: (tension ?? advised).mainN },
+      crosses: { ...strings.crosses, pullN: (tension ?? advised).crossN },
+    },
+    choice,
+    assumptions,
+    learnt,
+    house,
+  );
+  const priceOf = ({ string, supplied }: Chosen) => ({
+    setMinor: string.setPriceMinor,
+    suppliedByClient: supplied,
+  });
+  const price = jobPrice({
+    house: prices,
+    method: choice.method,
+    labourMinor: prices.labourMinor,
+    stringMinor: stringPrice(priceOf(mains), priceOf(crosses)),
+    ...strings,
+    extra: null,
+  });
+  return {
+    strung,
+    advised,
+    tension,
+    choice,
+    against: spokenAgainst(reasonsFor(strung, about)),
+    plan,
+    ...onTape(
+      plan,
+      {
+        from: cutFrom,
+        mainSetMm: mains.string.setMm,
+        crossSetMm: crosses.string.setMm,
+        remnantsMm: [],
+      },
+      house,
+      lengthSystem,
+    ),
+    price,
+    toPayMinor: toPayMinor(price),
+  };
+}
+
+/** A short ticket while it is written: its form, what is known of the racket, and what follows from the choice. */
+export function useShort(of: ShortOf) {
+  const { name, workshopId, initial, now } = of;
+  const [bed, setBed] = useState<BedToString>();
+  const schema = useMemo(
+    () => shortSchema(now, bed && { sport: bed.frame.sport, unit: bed.unit }),
+    [now, bed],
+  );
+  const form = useKeptForm<ShortEntry>({
+    name,
+    schema,
+    initial,
+    save: (entry) => makeShortTicket(workshopId, entry),
+  });
+  const { control, setValue, getValues } = form;
+  const entry = useWatch({ control }) as ShortEntry;
+  const { racketId, frameId, clientId, again } = entry;
+
+  const asked = `${racketId} ${frameId} ${clientId}`;
+  const answer = useAnswer(
+    async () => {
+      if (!racketId && !frameId) return [];
+      const found = await bedOf(workshopId, { racketId, frameId, clientId, again });
+      return found ? [found] : [];
+    },
+    asked,
+    0,
+  );
+  const [found] = answer.found;
+  if (isSettled(answer, asked) && found !== bed) setBed(found);
+
+  // What it was strung with last time stands there, unless somebody has chosen already.
+  const [filled, setFilled] = useState<StringsEntry>(NO_STRINGS);
+  useEffect(() => {
+    const next = bed?.last?.strings ?? NO_STRINGS;
+    const now = stringsIn(getValues());
+    if (alike(next, filled) || !alike(now, filled)) return;
+    for (const field of STRING_FIELDS) setValue(field, next[field]);
+    // eslint-disable-next-line react-hooks/set-state-in-effect -- The answer of the server has come.
+    setFilled(next);
+  }, [bed, filled, getValues, setValue]);
+
+  const known = useMemo(() => [...(bed?.strings ?? []), ...(bed?.last?.gone ?? [])], [bed]);
+  const chosen = bed && chosenOf(entry, known, bed.frame);
+  const result = bed && chosen && workedOut(bed, chosen, entry.tension, of);
+  return {
+    form,
+    entry,
+    bed,
+    known,
+    result,
+    /** The racket is chosen, and what is known of it is still asked. */
+    waits: (racketId !== '' || frameId !== '') && !isSettled(answer, asked),
+  };
+}
+
+export type ShortState = ReturnType<typeof useShort>;

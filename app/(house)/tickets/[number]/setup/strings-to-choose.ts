@@ -1,0 +1,20 @@
+import { leftBy } from '@/app/(house)/shelf/cuts-of-day';
+import type { ShelfString } from '@/core/advice/shelf';
+import type { Sport } from '@/core/terms/sport';
+import type { StringRow } from '@/db/strings';
+import type { Records } from '@/db/workshop';
+
+/** The strings of a sport with what lies there of each thickness; as they are where no shelf is kept. */
+export async function stringsToChoose(
+  { strings, shelf }: Pick<Records, 'strings' | 'shelf'>,
+  sport: Sport,
+): Promise<readonly (StringRow & ShelfString)[]> {
+  const known = await strings.find('', sport);
+  if (!(await shelf.isKept())) return known;
+  const there = await shelf.there();
+  return known.map((string) => {
+    const mine = there.filter(({ stringId }) => stringId === string.id);
+    const left = leftBy(mine, ({ gaugeMm }) => gaugeMm.toFixed(2));
+    return { ...string, thereMm: Object.fromEntries(left) };
+  });
+}
