@@ -45,6 +45,14 @@ export type CutFacts = Pick<
   Ticket,
   'method' | 'shortSide' | 'crossStart' | 'cutFrom' | 'remnantsMm' | 'machineId'
 >;
+/** Whether two setups have the same strings, so that a cut for one serves the other. */
+export const sameStrung = (
+  a: Pick<Ticket, keyof SetupFacts>,
+  b: Pick<Ticket, keyof SetupFacts>,
+): boolean =>
+  (['mainStringId', 'mainGaugeMm', 'crossStringId', 'crossGaugeMm'] as const).every(
+    (name) => a[name] === b[name],
+  );
 /** A cut that is not planned yet, or not any more. */
 export const NO_CUT: CutFacts = {
   method: null,

@@ -73,6 +73,14 @@ export function argumentsOf(
     alike: true,
     again: '',
   };
+  const short = {
+    ...takeIn,
+    ...NO_STRINGS,
+    mainStringId: id(),
+    mainGauge: '1.25',
+    whole: true,
+    opensAt: 'bench',
+  };
   const setup = {
     talk: talkEntryOf(SILENT),
     switched: {},
@@ -155,17 +163,9 @@ export function argumentsOf(
     compareClients: [id(), FORGED],
     racketsOfClient: [id()],
     takeIn: [takeIn],
-    bedOf: [{ racketId: id(), frameId: id(), clientId: id(), again: '' }],
-    makeShortTicket: [
-      {
-        ...takeIn,
-        ...NO_STRINGS,
-        mainStringId: id(),
-        mainGauge: '1.25',
-        whole: true,
-        opensAt: 'bench',
-      },
-    ],
+    bedOf: [{ racketId: id(), frameId: id(), clientId: id(), again: '', ticket: String(number()) }],
+    makeShortTicket: [short],
+    settleShortTicket: [number(), version, short],
     changeAsked: [number(), version, asked],
     saveSetup: [number(), version, setup],
     saveCut: [number(), version, cut],

@@ -4,6 +4,7 @@ export const PAGES: readonly string[] = [
   '/take-in',
   '/short',
   '/short?again=390',
+  '/short?ticket=405',
   '/clients',
   '/clients/new',
   '/rackets',

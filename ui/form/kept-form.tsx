@@ -44,7 +44,10 @@ export function KeptForm({
           event.currentTarget.requestSubmit();
         } else if (enterGoesOn && event.target instanceof HTMLInputElement) {
           event.preventDefault();
-          fieldAfter(event.currentTarget, event.target)?.focus();
+          const next = fieldAfter(event.currentTarget, event.target);
+          next?.focus();
+          // As a Tab does, so that what is typed takes the place of what stands there.
+          if (next instanceof HTMLInputElement) next.select();
         }
       }}
       className={className}

@@ -152,6 +152,13 @@ export function Picker({
       setMoved(true);
     }
     if (key !== 'Enter' && key !== 'Tab') return;
+    if (event.ctrlKey || event.metaKey) {
+      // It sends the form, also past a list that is open.
+      event.stopPropagation();
+      event.preventDefault();
+      close();
+      return input.current?.form?.requestSubmit();
+    }
     // The list itself would take whatever stands first.
     event.stopPropagation();
     // A Tab that would leave something unsaid behind asks first, once.
@@ -159,7 +166,8 @@ export function Picker({
       key === 'Enter' || (settled && asksOf(text, options, question, onAdd !== undefined));
     if (stays) event.preventDefault();
     if (settled) byKey(key);
-    else setEarly(key);
+    // An Enter says more than the Tab that comes after it.
+    else setEarly((before) => (before === 'Enter' ? before : key));
   };
 
   return (

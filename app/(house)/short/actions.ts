@@ -1,33 +1,41 @@
 'use server';
 
 import { z } from 'zod';
-import { action, entryOf } from '@/app/action';
-import { misread, refused, wholly } from '@/app/answers';
-import { NOT_LOOKED_AT, type Inspection } from '@/core/counter/inspection';
+import { action, entryOf, rowVersion, ticketNumber } from '@/app/action';
+import { answerTo, misread, refused, wholly } from '@/app/answers';
+import {
+  NOT_LOOKED_AT,
+  stopsTicket,
+  wasLookedAt,
+  type Inspection,
+} from '@/core/counter/inspection';
 import { planCut } from '@/core/cut/plan';
 import { isHybrid } from '@/core/strings/job-string';
 import { wallTime } from '@/core/measure/promised-time';
 import { forTicket, sourceFor } from '../shelf/cut-ticket';
-import type { CutFacts, SetupFacts, Ticket } from '@/db/tickets';
+import { NO_CUT, sameStrung, type CutFacts, type SetupFacts, type Ticket } from '@/db/tickets';
 import type { StringRow } from '@/db/strings';
 import type { OpenHouse } from '@/app/identity/at-work';
 import type { ShelfString } from '@/core/advice/shelf';
 import type { FormAnswer } from '@/ui/form/result';
 import { clientFor, racketFor } from '../take-in/at-the-counter';
-import { jobString, type Setup } from '../tickets/[number]/ticket';
+import { jobString, ticketAt, type OpenTicket, type Setup } from '../tickets/[number]/ticket';
 import { settleStrings } from '../tickets/[number]/setup/settle-strings';
-import type { ReadStrings } from '../tickets/[number]/setup/strings-entry';
+import { shownSetup } from '../tickets/[number]/setup/shown-setup';
+import { sameStrings, type ReadStrings } from '../tickets/[number]/setup/strings-entry';
 import { stringsToChoose } from '../tickets/[number]/setup/strings-to-choose';
 import { knownBed, type KnownBed } from './known-bed';
 import { shortSchema, type OpensAt, type ReadShort, type ShortEntry } from './short-entry';
 import { usualCut } from './usual-cut';
 
 const idOrNone = z.union([z.uuid(), z.literal('')]);
+const numberOrNone = z.string().regex(/^\d{0,9}$/);
 const meantSchema = z.object({
   racketId: idOrNone,
   frameId: idOrNone,
   clientId: idOrNone,
-  again: z.string().regex(/^\d{0,9}$/),
+  again: numberOrNone,
+  ticket: numberOrNone,
 });
 
 /** A bed, and the strings of the library that it can be strung with. */
@@ -50,8 +58,14 @@ export const bedOf = action(
 /** One look that found nothing. */
 const FOUND_WHOLE: Inspection = { ...NOT_LOOKED_AT, bumper: 'good' };
 
-const placeOf = (number: number, opensAt: OpensAt): string =>
-  opensAt === 'bench' ? `/bench/${number}` : `/tickets/${number}/${opensAt}`;
+/** Where a ticket opens; a frame that is not known yet is entered first, and leads back here. */
+function placeOf(number: number, opensAt: OpensAt, known: KnownBed | undefined): string {
+  if (!known && opensAt !== 'inspect') return `/tickets/${number}/frame?short`;
+  return opensAt === 'bench' ? `/bench/${number}` : `/tickets/${number}/${opensAt}`;
+}
+
+const CRACKED =
+  'The frame is cracked: nothing is strung until its owner’s word stands at Inspect. Open it there.';
 
 /** A press that was sent before has made this ticket: it is gone on with, unless it says something else by now. */
 function madeBefore(made: Ticket, { counter }: ReadShort, facts: Facts): FormAnswer | undefined {
@@ -73,15 +87,18 @@ interface Facts {
   readonly cut: CutFacts | undefined;
 }
 
+const NO_FACTS: Facts = { setup: undefined, cut: undefined };
+
 /** The strings and the cut of a ticket that is not there yet, or the sentence at the field that does not hold. */
 async function factsOf(
   { strings }: Pick<OpenHouse, 'strings'>,
   known: KnownBed | undefined,
   read: ReadStrings | undefined,
   typedTension: string,
+  on?: OpenTicket,
 ): Promise<Facts | { readonly answer: FormAnswer }> {
-  if (!known || !read) return { setup: undefined, cut: undefined };
-  const { frame, bed, unit, talk, house, record, last } = known;
+  if (!known || !read) return NO_FACTS;
+  const { frame, bed, unit, talk, switched, house, record, last } = known;
   const settled = await settleStrings(
     { strings },
     {
@@ -92,9 +109,12 @@ async function factsOf(
       house,
       hoopHouse: house,
       record,
-      switched: {},
-      mayStay: (last?.gone ?? []).map(({ id }) => id),
-      kept: undefined,
+      switched,
+      mayStay: [
+        ...(last?.gone ?? []).map(({ id }) => id),
+        ...(on ? [on.ticket.mainStringId, on.ticket.crossStringId] : []),
+      ],
+      kept: on?.setup?.tension,
     },
     read,
     typedTension,
@@ -133,7 +153,7 @@ async function isOfTwo(records: Pick<OpenHouse, 'strings'>, read: ReadStrings): 
 /** What lies on the shelf for a ticket that was made a moment ago takes the place of the set that it was planned from. */
 async function cutFromTheShelf(
   open: OpenHouse,
-  number: number,
+  { number, version }: Pick<Ticket, 'number' | 'version'>,
   known: KnownBed,
   read: ReadStrings,
   { setup, cut }: Facts,
@@ -154,7 +174,7 @@ async function cutFromTheShelf(
   );
   const source = sourceFor(await forTicket(number, plan), plan.pieces.length);
   if (source)
-    await open.tickets.change(number, 1, {
+    await open.tickets.change(number, version, {
       cutFrom: source.cutFrom,
       remnantsMm: [...source.remnantsMm],
     });
@@ -168,7 +188,7 @@ export const makeShortTicket = action(
   async (open, entry): Promise<FormAnswer> => {
     const { workshop, tickets, together } = open;
     const now = wallTime(new Date(), workshop.timeZone);
-    const meant = meantSchema.safeParse(entry);
+    const meant = meantSchema.safeParse({ ...entry, ticket: '' });
     if (!meant.success) return misread(meant.error);
     const known = await knownBed(open, meant.data);
     const frame = known && { sport: known.frame.sport, unit: known.unit };
@@ -176,17 +196,15 @@ export const makeShortTicket = action(
     if (!parsed.success) return misread(parsed.error);
     const read = parsed.data;
     const { counter, strings, whole } = read;
-    // A frame that is not known yet is entered first.
-    const opensAt = known || read.opensAt === 'inspect' ? read.opensAt : 'frame';
     const facts = await factsOf(open, known, strings, entry.tension);
     if ('answer' in facts) return facts.answer;
     const goOn = ({ number }: Pick<Ticket, 'number'>): FormAnswer => ({
       ok: true,
-      go: placeOf(number, opensAt),
+      go: placeOf(number, read.opensAt, known),
     });
     const [made] = await tickets.byRequest([counter.requestKey]);
     if (made) return madeBefore(made, read, facts) ?? goOn(made);
-    let number: number | undefined;
+    let added: Ticket | undefined;
     try {
       const answer = await wholly(() =>
         together(async (records) => {
@@ -203,12 +221,11 @@ export const makeShortTicket = action(
             ...facts.cut,
           });
           await records.clientLinks.answer({ racketId });
-          number = ticket.number;
+          added = ticket;
           return goOn(ticket);
         }),
       );
-      if (number !== undefined && known && strings)
-        await cutFromTheShelf(open, number, known, strings, facts);
+      if (added && known && strings) await cutFromTheShelf(open, added, known, strings, facts);
       return answer;
     } catch (error) {
       // The same form, sent twice at once: the second loses the race for the key and finds the first.
@@ -216,5 +233,51 @@ export const makeShortTicket = action(
       if (first) return madeBefore(first, read, facts) ?? goOn(first);
       throw error;
     }
+  },
+);
+
+/** What a ticket that is there already is strung with and how it is cut, promised and asked for, in one press. */
+export const settleShortTicket = action(
+  'set up',
+  refused,
+  [ticketNumber, rowVersion, entryOf<ShortEntry>()],
+  async (open, number, version, entry): Promise<FormAnswer> => {
+    const { workshop, tickets } = open;
+    const on = await ticketAt(number);
+    if (!on) return refused('This ticket is not there any more.');
+    const { ticket } = on;
+    const known = await knownBed(open, {
+      racketId: ticket.racketId,
+      frameId: '',
+      clientId: ticket.clientId,
+      again: '',
+      ticket: String(number),
+    });
+    const frame = known && { sport: known.frame.sport, unit: known.unit };
+    const now = wallTime(new Date(), workshop.timeZone);
+    const parsed = shortSchema(now, frame, ticket.promised).safeParse(entry);
+    if (!parsed.success) return misread(parsed.error);
+    const { counter, strings, whole, opensAt } = parsed.data;
+    if (stopsTicket(ticket.inspection) && opensAt !== 'inspect') return refused(CRACKED);
+    // Strings that stand there as they were settled stay, whatever the advice says by now.
+    const isSettled = on.setup !== undefined && sameStrings(entry, await shownSetup(on));
+    const facts = await factsOf(open, known, strings, entry.tension, on);
+    if ('answer' in facts && !isSettled) return facts.answer;
+    const { setup, cut } = 'answer' in facts ? NO_FACTS : facts;
+    const isSameBed = isSettled || (setup !== undefined && sameStrung(ticket, setup));
+    // A cut that was planned for this bed stays.
+    const newCut = on.choice && isSameBed ? undefined : (cut ?? NO_CUT);
+    const saved = await tickets.change(number, version, {
+      promised: counter.promised,
+      wish: counter.wish,
+      ...(whole && !wasLookedAt(ticket.inspection) && { inspection: FOUND_WHOLE }),
+      ...(!isSettled && setup),
+      ...(strings && newCut),
+    });
+    if (saved === 'saved' && known && strings && newCut) {
+      const now = await tickets.get(number);
+      if (now) await cutFromTheShelf(open, now, known, strings, { setup, cut: newCut });
+    }
+    return answerTo(saved, 'ticket', placeOf(number, opensAt, known));
   },
 );

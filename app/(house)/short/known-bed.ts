@@ -28,6 +28,8 @@ export interface MeantRacket {
   readonly clientId: string;
   /** Number of the job that it repeats; empty goes by the last one. */
   readonly again: string;
+  /** Number of the open ticket that it is on already; empty while there is none. */
+  readonly ticket: string;
 }
 
 /** Of a frame that can be strung. */
@@ -38,6 +40,8 @@ export interface KnownBed {
   readonly doubts: readonly string[];
   readonly unit: TensionUnit;
   readonly talk: Talk;
+  /** Steps of the advice that were switched by hand at Setup. */
+  readonly switched: Readonly<Record<string, boolean>>;
   readonly house: HouseRules;
   readonly record: LastJob | undefined;
   readonly crossesEnd: CrossesEnd | undefined;
@@ -92,7 +96,7 @@ async function lastOf(
 /** The bed of a racket with what is known of it; nothing where its frame is not known, or cannot be strung. */
 export async function knownBed(
   open: OpenHouse,
-  { racketId, frameId, clientId, again }: MeantRacket,
+  { racketId, frameId, clientId, again, ticket }: MeantRacket,
 ): Promise<KnownBed | undefined> {
   const { workshop, rackets, frames, clients, tickets, machines } = open;
   const racket = racketId ? await rackets.get(racketId) : undefined;
@@ -100,7 +104,9 @@ export async function knownBed(
   const frame = id ? await frames.get(id) : undefined;
   const study = frame && !frame.removedAt ? studied(frame.spec) : undefined;
   if (!frame || !study?.bed) return undefined;
-  const house = todaysHouse(workshop);
+  // What was said and settled at Setup stands before what is remembered.
+  const advice = ticket ? (await tickets.get(Number(ticket)))?.advice : undefined;
+  const house = advice?.house ?? todaysHouse(workshop);
   const [client, history, all, past] = await Promise.all([
     racket?.clientId || clientId ? clients.get(racket?.clientId ?? clientId) : undefined,
     racket ? tickets.lastOfRacket(racket.id, 3) : [],
@@ -119,7 +125,8 @@ export async function knownBed(
     bed: study.bed,
     doubts: [...study.cautions, ...study.assumed],
     unit: client?.tensionUnit ?? workshop.tensionUnit,
-    talk: await rememberedTalk(client, racket?.id),
+    talk: advice?.talk ?? (await rememberedTalk(client, racket?.id)),
+    switched: advice?.switched ?? {},
     house,
     record: racket ? await lastJobOn(racket.id) : undefined,
     crossesEnd: crossesEndOf(frame.spec, frame.hoopFactor, house),

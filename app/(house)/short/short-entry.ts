@@ -46,8 +46,9 @@ export interface ForFrame {
 const isLater = (entry: ShortEntry, opensAt: OpensAt): boolean =>
   WITHOUT_STRINGS.includes(opensAt) && entry.mainStringId === '' && entry.tension.trim() === '';
 
-export const shortSchema = (now: WallTime, frame: ForFrame | undefined) => {
-  const counterSchema = takeInSchema(now);
+/** A promise that was given on a ticket stands, also once it has passed. */
+export const shortSchema = (now: WallTime, frame: ForFrame | undefined, given?: WallTime) => {
+  const counterSchema = takeInSchema(now, given);
   return z
     .custom<ShortEntry>((value) => typeof value === 'object' && value !== null)
     .transform((entry, context): ReadShort => {

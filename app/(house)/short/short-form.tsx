@@ -63,43 +63,50 @@ export function ShortForm(of: ShortOf) {
       className="grid gap-x-10 gap-y-4 lg:grid-cols-[minmax(0,1.05fr)_minmax(0,1fr)]"
     >
       <div className="grid grid-cols-2 content-start gap-x-6 gap-y-3">
-        <ClientField
-          found={found}
-          value={{ clientId, clientName, newClient }}
-          onChange={(changes) => set(besideFrame(changes))}
-          problem={problem('clientName')}
-        />
-        {clientId || isOwn ? undefined : newClient ? (
-          <TextField
-            label="How to reach them"
-            className="col-span-2 sm:col-span-1"
-            {...form.field('contact')}
-          />
+        {of.ticket ? (
+          <p className="col-span-2 text-lg">{of.ticket.words}</p>
         ) : (
-          <p className="col-span-2 self-center sm:col-span-1">
-            <button
-              type="button"
-              className="underline"
-              onClick={() =>
-                set({
-                  clientId: own.id,
-                  clientName: own.name,
-                  newClient: own.id === '',
-                  racketId: '',
-                })
-              }
-            >
-              It is my own
-            </button>
-          </p>
+          <>
+            {!clientId && !isOwn && (
+              <p className="col-span-2 -mb-3 text-right">
+                <button
+                  type="button"
+                  className="underline"
+                  onClick={() =>
+                    set({
+                      clientId: own.id,
+                      clientName: own.name,
+                      newClient: own.id === '',
+                      racketId: '',
+                    })
+                  }
+                >
+                  It is my own
+                </button>
+              </p>
+            )}
+            <ClientField
+              found={found}
+              value={{ clientId, clientName, newClient }}
+              onChange={(changes) => set(besideFrame(changes))}
+              problem={problem('clientName')}
+            />
+            {!clientId && !isOwn && (
+              <TextField
+                label="How to reach them"
+                className="col-span-2 sm:col-span-1"
+                {...form.field('contact')}
+              />
+            )}
+            <RacketFields
+              workshopId={workshopId}
+              known={found.rackets}
+              value={entry}
+              onChange={set}
+              problems={{ frameLabel: problem('frameLabel'), mark: problem('mark') }}
+            />
+          </>
         )}
-        <RacketFields
-          workshopId={workshopId}
-          known={found.rackets}
-          value={entry}
-          onChange={set}
-          problems={{ frameLabel: problem('frameLabel'), mark: problem('mark') }}
-        />
         {bed && <ShortStrings short={short} lengthSystem={of.lengthSystem} />}
         <TextField
           label="Promised"
@@ -121,12 +128,19 @@ export function ShortForm(of: ShortOf) {
           hint="In their words; empty is nothing."
           {...form.field('wish')}
         />
-        <TickField
-          control={control}
-          name="whole"
-          className="col-span-2"
-          label="Looked at: no crack, every grommet whole, bumper good"
-        />
+        {of.ticket?.seen ? (
+          <p className="col-span-2">
+            <span className="label">Looked at: </span>
+            {of.ticket.seen.join(', ') || 'nothing found'}
+          </p>
+        ) : (
+          <TickField
+            control={control}
+            name="whole"
+            className="col-span-2"
+            label="Looked at: no crack, every grommet whole, bumper good"
+          />
+        )}
         {bed && result && result.against.length > 0 && (
           <div className="col-span-2">
             <WordAgainst

@@ -18,8 +18,13 @@ import type { StringRow } from '@/db/strings';
 import { isSettled, useAnswer } from '@/ui/form/use-found';
 import { useKeptForm } from '@/ui/form/use-kept-form';
 import { onTape } from '../tickets/[number]/cut/on-tape';
-import { NO_STRINGS, type StringsEntry } from '../tickets/[number]/setup/strings-entry';
-import { bedOf, makeShortTicket, type BedToString } from './actions';
+import {
+  NO_STRINGS,
+  sameStrings,
+  stringsIn,
+  type StringsEntry,
+} from '../tickets/[number]/setup/strings-entry';
+import { bedOf, makeShortTicket, settleShortTicket, type BedToString } from './actions';
 import { shortSchema, type ShortEntry } from './short-entry';
 import { usualCut } from './usual-cut';
 
@@ -27,18 +32,24 @@ export interface ShortOf {
   readonly name: string;
   readonly workshopId: string;
   readonly initial: ShortEntry;
+  /** The ticket that it is, where there is one already. */
+  readonly ticket?:
+    | {
+        readonly number: number;
+        readonly version: number;
+        readonly given: WallTime;
+        /** What was seen on it; left out where nobody has looked. */
+        readonly seen: readonly string[] | undefined;
+        /** Whose it is, and which racket. */
+        readonly words: string;
+      }
+    | undefined;
   readonly now: WallTime;
   /** Who sits here, for a racket of their own; without an id they are no client yet. */
   readonly own: { readonly id: string; readonly name: string };
   readonly lengthSystem: LengthSystem;
   readonly prices: HousePrices & { readonly labourMinor: number; readonly locale: string };
 }
-
-const STRING_FIELDS = Object.keys(NO_STRINGS) as (keyof StringsEntry)[];
-const stringsIn = (entry: StringsEntry): StringsEntry =>
-  Object.fromEntries(STRING_FIELDS.map((field) => [field, entry[field]])) as StringsEntry;
-const alike = (a: StringsEntry, b: StringsEntry): boolean =>
-  STRING_FIELDS.every((field) => a[field] === b[field]);
 
 interface Chosen {
   readonly string: StringRow;
@@ -77,14 +88,26 @@ function chosenOf(
 
 /** What follows from a bed and the strings that are chosen for it: tension, cut, lengths and price. */
 function workedOut(
-  { bed, frame, unit, talk, house, record, crossesEnd, learnt, assumptions, last }: BedToString,
+  {
+    bed,
+    frame,
+    unit,
+    talk,
+    switched,
+    house,
+    record,
+    crossesEnd,
+    learnt,
+    assumptions,
+    last,
+  }: BedToString,
   { mains, crosses }: NonNullable<ReturnType<typeof chosenOf>>,
   typedTension: string,
   { lengthSystem, prices }: Pick<ShortOf, 'lengthSystem' | 'prices'>,
 ) {
   const about = caseOf({ bed, talk, house, record, crossesEnd });
   const strung = strungFrom({ mains, crosses });
-  const advised = climb(about, strung, unit).ticket;
+  const advised = climb(about, strung, unit, switched).ticket;
   const typed =
     typedTension.trim() === '' ? undefined : parseTicketTension(typedTension, frame.sport, unit);
   const tension = typed === undefined ? advised : typed.ok ? typed.value : undefined;
@@ -138,17 +161,21 @@ function workedOut(
 
 /** A short ticket while it is written: its form, what is known of the racket, and what follows from the choice. */
 export function useShort(of: ShortOf) {
-  const { name, workshopId, initial, now } = of;
+  const { name, workshopId, initial, now, ticket } = of;
   const [bed, setBed] = useState<BedToString>();
   const schema = useMemo(
-    () => shortSchema(now, bed && { sport: bed.frame.sport, unit: bed.unit }),
-    [now, bed],
+    () => shortSchema(now, bed && { sport: bed.frame.sport, unit: bed.unit }, ticket?.given),
+    [now, bed, ticket],
   );
   const form = useKeptForm<ShortEntry>({
     name,
+    version: ticket?.version,
     schema,
     initial,
-    save: (entry) => makeShortTicket(workshopId, entry),
+    save: (entry) =>
+      ticket
+        ? settleShortTicket(workshopId, ticket.number, ticket.version, entry)
+        : makeShortTicket(workshopId, entry),
   });
   const { control, setValue, getValues } = form;
   const entry = useWatch({ control }) as ShortEntry;
@@ -158,7 +185,13 @@ export function useShort(of: ShortOf) {
   const answer = useAnswer(
     async () => {
       if (!racketId && !frameId) return [];
-      const found = await bedOf(workshopId, { racketId, frameId, clientId, again });
+      const found = await bedOf(workshopId, {
+        racketId,
+        frameId,
+        clientId,
+        again,
+        ticket: ticket ? String(ticket.number) : '',
+      });
       return found ? [found] : [];
     },
     asked,
@@ -172,8 +205,8 @@ export function useShort(of: ShortOf) {
   useEffect(() => {
     const next = bed?.last?.strings ?? NO_STRINGS;
     const now = stringsIn(getValues());
-    if (alike(next, filled) || !alike(now, filled)) return;
-    for (const field of STRING_FIELDS) setValue(field, next[field]);
+    if (sameStrings(next, filled) || !sameStrings(now, filled)) return;
+    for (const [field, value] of Object.entries(next)) setValue(field as keyof StringsEntry, value);
     // eslint-disable-next-line react-hooks/set-state-in-effect -- The answer of the server has come.
     setFilled(next);
   }, [bed, filled, getValues, setValue]);

@@ -37,8 +37,8 @@ const moreSchema = z.object({
 export const MOST_MORE = 19;
 
 /** A racket over the counter: who, which, when, what they ask for and what shape it is in. */
-export const takeInSchema = (now: WallTime) =>
-  askedSchema(now)
+export const takeInSchema = (now: WallTime, given?: WallTime) =>
+  askedSchema(now, given)
     .extend({
       /** One per form, so that a form that is sent twice makes one ticket. */
       requestKey: z.uuid(),

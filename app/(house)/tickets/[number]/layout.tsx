@@ -8,6 +8,7 @@ import { may } from '@/core/house/role-rights';
 import { HandsLine } from './hands-line';
 import { takeUp } from './life/actions';
 import { Withdrawn } from './life/withdrawn';
+import { isOver } from '@/db/tickets';
 import { StationBar } from './station-bar';
 import { stationsFor } from './stations';
 import { openTicket } from './ticket';
@@ -77,7 +78,11 @@ export default async function TicketLayout({
             )}
           </p>
         </div>
-        <StationBar number={ticket.number} stations={stationsFor(open, role)} />
+        <StationBar
+          number={ticket.number}
+          stations={stationsFor(open, role)}
+          onOnePage={may(role, 'set up') && !isOver(ticket) && open.stepsDone === 0}
+        />
         {visit.length > 1 && (
           <p className="label pb-1">
             Came together:{' '}

@@ -9,9 +9,12 @@ import type { Station } from './stations';
 export function StationBar({
   number,
   stations,
+  onOnePage,
 }: {
   readonly number: number;
   readonly stations: readonly Station[];
+  /** Nothing is strung yet, so that all of it can be settled at once. */
+  readonly onOnePage: boolean;
 }) {
   const here = useSelectedLayoutSegment();
   return (
@@ -38,6 +41,11 @@ export function StationBar({
           )}
         </span>
       ))}
+      {onOnePage && (
+        <Link href={`/short?ticket=${number}`} className="ml-4 py-1 underline">
+          All on one page
+        </Link>
+      )}
     </nav>
   );
 }

@@ -24,7 +24,10 @@ export default async function FrameStation({
   const { number } = await params;
   const { ticket, frame, study, workshop, racketVersion } = await openTicket(number);
   const here = `/tickets/${ticket.number}/frame`;
-  const editing = (await searchParams).edit !== undefined && !ticket.closedAt;
+  const { short, ...asked } = await searchParams;
+  // Who came from a short ticket goes on there.
+  const onwards = short === undefined ? undefined : `/short?ticket=${ticket.number}`;
+  const editing = asked.edit !== undefined && !ticket.closedAt;
   const units = { houseUnit: workshop.tensionUnit, lengthSystem: workshop.lengthSystem };
 
   if (!frame) {
@@ -50,7 +53,13 @@ export default async function FrameStation({
           name={`ticket ${ticket.id} frame`}
           initial={emptyFrameEntry('tennis', ticket.frameName)}
           study={undefined}
-          save={enterFrameForRacket.bind(null, workshop.id, ticket.racketId, racketVersion, here)}
+          save={enterFrameForRacket.bind(
+            null,
+            workshop.id,
+            ticket.racketId,
+            racketVersion,
+            onwards ?? here,
+          )}
           action="Keep this frame"
           {...units}
         />
@@ -88,10 +97,12 @@ export default async function FrameStation({
         {!ticket.closedAt && (
           <p className="flex flex-wrap items-center gap-6">
             <Link
-              href={`/tickets/${ticket.number}/setup`}
+              href={onwards ?? `/tickets/${ticket.number}/setup`}
               className="bg-ink text-paper px-5 py-2 font-medium"
             >
-              The holes are right: go to setup
+              {onwards
+                ? 'The holes are right: back to the ticket'
+                : 'The holes are right: go to setup'}
             </Link>
             <Link href={`${here}?edit`} className="underline">
               Correct this frame

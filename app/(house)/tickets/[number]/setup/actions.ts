@@ -4,7 +4,7 @@ import { isDeepStrictEqual } from 'node:util';
 import { action, entryOf, rowVersion, ticketNumber } from '@/app/action';
 import { answerTo, misread, refused, Undone, wholly } from '@/app/answers';
 import { remembered, SILENT } from '@/core/advice/talk';
-import { NO_CUT } from '@/db/tickets';
+import { NO_CUT, sameStrung } from '@/db/tickets';
 import type { FormAnswer } from '@/ui/form/result';
 import { houseOf, lastJobOn, ticketAt } from '../ticket';
 import { settleStrings } from './settle-strings';
@@ -47,9 +47,7 @@ export const saveSetup = action(
     if ('answer' in settled) return settled.answer;
     const { facts } = settled;
     // What it was cut from may not fit another string, so the cut is looked at again.
-    const same = (['mainStringId', 'mainGaugeMm', 'crossStringId', 'crossGaugeMm'] as const).every(
-      (name) => ticket[name] === facts[name],
-    );
+    const same = sameStrung(ticket, facts);
     return wholly(() =>
       together(async ({ tickets, clients, rackets }) => {
         const saved = await tickets.change(number, version, same ? facts : { ...facts, ...NO_CUT });

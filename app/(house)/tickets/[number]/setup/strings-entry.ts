@@ -97,3 +97,12 @@ export function readStrings(
 /** The strings of a bed by themselves. */
 export const stringsSchema = (sport: Sport, unit: TensionUnit) =>
   stringsObject.transform((entry, context) => readStrings(entry, sport, unit, context));
+
+const FIELDS = Object.keys(stringsShape) as (keyof StringsEntry)[];
+
+/** Only what an entry says of its strings. */
+export const stringsIn = (entry: StringsEntry): StringsEntry =>
+  Object.fromEntries(FIELDS.map((field) => [field, entry[field]])) as StringsEntry;
+
+export const sameStrings = (a: StringsEntry, b: StringsEntry): boolean =>
+  FIELDS.every((field) => a[field] === b[field]);
