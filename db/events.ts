@@ -109,6 +109,16 @@ export function eventsOf(db: Connection, workshopId: string) {
         .where(and(mine, isNull(events.removedAt)))
         .orderBy(desc(events.createdAt), desc(events.id)),
 
+    /** Whether the workshop strings at any. */
+    areHeld: async (): Promise<boolean> =>
+      (
+        await db
+          .select({ id: events.id })
+          .from(events)
+          .where(and(mine, isNull(events.removedAt)))
+          .limit(1)
+      ).length > 0,
+
     /** Adds a row under an id made by its form; the same form sent twice adds one. */
     async add(facts: EventFacts, id: string = randomUUID()): Promise<void> {
       await db

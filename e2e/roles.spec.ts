@@ -27,6 +27,7 @@ const NAMES: Readonly<Record<Role, string>> = {
 const NOT_YOURS = 'This is not for your role in this workshop';
 /** They answer with what they found, and with nothing to who may not look. */
 const FINDERS = [
+  'bedOf',
   'findAnything',
   'findClients',
   'findFrames',
@@ -37,6 +38,7 @@ const FINDERS = [
 ];
 /** What each of them finds of the target, where it is not its name. */
 const FOUND: Readonly<Record<string, string>> = {
+  bedOf: '"areaMm2"',
   knownAtTheCounter: 'Last job',
   offersAtTheCounter: '"words"',
 };
@@ -48,7 +50,9 @@ const askedOf = (finder: string, { ids }: Target, text: string): unknown =>
       ? ids[RACKET]
       : finder === 'offersAtTheCounter'
         ? { racketId: '', frameId: '', count: 1 }
-        : text;
+        : finder === 'bedOf'
+          ? { racketId: '', frameId: ids[FRAME], clientId: '', again: '', ticket: '' }
+          : text;
 
 const [CLIENT, RACKET, FRAME, STRING, MACHINE] = [0, 1, 2, 3, 4] as const;
 
@@ -299,7 +303,10 @@ test('a hostile second workshop sees and changes nothing of the first, by any pa
         : argumentsOf(action, target, chanceFrom(11));
       const { text } = await callAction(hostile, id, [madeFor, ...args]);
       if (FINDERS.includes(action))
-        expect([action, /Ottiline|Ostrevan|Hostile|Last job/.test(text)]).toEqual([action, false]);
+        expect([action, /Ottiline|Ostrevan|Hostile|Last job|"areaMm2"/.test(text)]).toEqual([
+          action,
+          false,
+        ]);
     }
   for (const [id] of actions.filter(([, each]) => /^(remove|restore)/.test(each)))
     for (const guessed of target.ids) await callAction(hostile, id, [hostile.workshopId, guessed]);

@@ -24,6 +24,8 @@ const PLACES: readonly { readonly href: string; readonly name: string; readonly 
 ];
 /** Where the machines are found by who has no page of the workshop. */
 const MACHINES = { href: '/workshop/machines', name: 'Machines' };
+/** In the menu of a house that has any. */
+const EVENTS = { href: '/events', name: 'Events' };
 const PRACTICE = { href: '/practice', name: 'Practice' };
 
 /** What the palette offers beside what it finds. */
@@ -63,11 +65,12 @@ const ACTIONS: readonly (Finding & { readonly right: Right })[] = [
 ];
 
 export default async function HouseLayout({ children }: { readonly children: ReactNode }) {
-  const { workshop, person, role } = await openWorkshop();
+  const { workshop, person, role, events } = await openWorkshop();
   const places = PLACES.filter(({ right }) => may(role, right)).map(({ href, name }) => ({
     href,
     name,
   }));
+  if (may(role, 'see tickets') && (await events.areHeld())) places.splice(1, 0, EVENTS);
   if (!may(role, 'change the workshop') && may(role, 'see machines')) places.push(MACHINES);
   if (!may(role, 'set up')) places.push(PRACTICE);
   return (

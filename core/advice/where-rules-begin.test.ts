@@ -1,10 +1,11 @@
 /** Where a rule of the advice begins and ends: its figure is from common practice, and the test moves when it does. */
 import { describe, expect, it } from 'vitest';
-import { adviceCase } from '../testing/advice-case';
+import { adviceCase, strungWith } from '../testing/advice-case';
 import { spokenAgainst, type Reason } from './advise';
 import { PLACE_RULES } from './place-rules';
 import { RACKET_RULES } from './racket-rules';
 import type { Rule } from './rule';
+import { firmness, GAUGE_STEP_MM, usualGaugeMm } from './strung';
 import { newtons } from '../measure/units';
 
 const applies = (rules: readonly Rule[], id: string, about: Parameters<typeof adviceCase>[0]) =>
@@ -38,4 +39,13 @@ describe('a rule begins', () => {
     expect(spokenAgainst([reason('arm', -0.3)])).toHaveLength(1);
     expect(spokenAgainst([reason('arm', -0.29), reason('wish', -5)])).toEqual([]);
   });
+});
+
+// Our own measure, its weights from memory: a step of thickness is one and a half percent firmer.
+it('a bed is one and a half percent firmer for each step of thickness', () => {
+  const pulls = { mainN: 230, crossN: 220 };
+  const firm = (gaugeMm: number) =>
+    firmness(strungWith('multifilament', 'multifilament', gaugeMm), pulls, 'tennis');
+  const usualMm = usualGaugeMm('multifilament', 'tennis');
+  expect(firm(usualMm + GAUGE_STEP_MM.tennis) / firm(usualMm)).toBeCloseTo(1.015, 9);
 });

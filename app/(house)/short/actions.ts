@@ -14,17 +14,14 @@ import { isHybrid } from '@/core/strings/job-string';
 import { wallTime } from '@/core/measure/promised-time';
 import { forTicket, sourceFor } from '../shelf/cut-ticket';
 import { NO_CUT, sameStrung, type CutFacts, type SetupFacts, type Ticket } from '@/db/tickets';
-import type { StringRow } from '@/db/strings';
 import type { OpenHouse } from '@/app/identity/at-work';
-import type { ShelfString } from '@/core/advice/shelf';
 import type { FormAnswer } from '@/ui/form/result';
 import { clientFor, racketFor } from '../take-in/at-the-counter';
 import { jobString, ticketAt, type OpenTicket, type Setup } from '../tickets/[number]/ticket';
 import { settleStrings } from '../tickets/[number]/setup/settle-strings';
 import { shownSetup } from '../tickets/[number]/setup/shown-setup';
 import { sameStrings, type ReadStrings } from '../tickets/[number]/setup/strings-entry';
-import { stringsToChoose } from '../tickets/[number]/setup/strings-to-choose';
-import { knownBed, type KnownBed } from './known-bed';
+import { bedToString, knownBed, type BedToString, type KnownBed } from './known-bed';
 import { shortSchema, type OpensAt, type ReadShort, type ShortEntry } from './short-entry';
 import { usualCut } from './usual-cut';
 
@@ -38,21 +35,12 @@ const meantSchema = z.object({
   ticket: numberOrNone,
 });
 
-/** A bed, and the strings of the library that it can be strung with. */
-export type BedToString = KnownBed & {
-  readonly strings: readonly (StringRow & ShelfString)[];
-};
-
 /** What is known of a racket or a frame, while its ticket is written; nothing where it cannot be strung yet. */
 export const bedOf = action(
   'set up',
   (): BedToString | undefined => undefined,
   [meantSchema],
-  async (open, meant): Promise<BedToString | undefined> => {
-    const known = await knownBed(open, meant);
-    if (!known) return undefined;
-    return { ...known, strings: await stringsToChoose(open, known.frame.sport) };
-  },
+  bedToString,
 );
 
 /** One look that found nothing. */
@@ -98,7 +86,7 @@ async function factsOf(
   on?: OpenTicket,
 ): Promise<Facts | { readonly answer: FormAnswer }> {
   if (!known || !read) return NO_FACTS;
-  const { frame, bed, unit, talk, switched, house, record, last } = known;
+  const { frame, bed, unit, talk, switched, house, record, gone } = known;
   const settled = await settleStrings(
     { strings },
     {
@@ -110,20 +98,17 @@ async function factsOf(
       hoopHouse: house,
       record,
       switched,
-      mayStay: [
-        ...(last?.gone ?? []).map(({ id }) => id),
-        ...(on ? [on.ticket.mainStringId, on.ticket.crossStringId] : []),
-      ],
+      mayStay: gone.map(({ id }) => id),
       kept: on?.setup?.tension,
     },
     read,
     typedTension,
   );
   if ('answer' in settled) return settled;
-  const { choice, cutFrom } = usualCut(bed, last?.cut, await isOfTwo({ strings }, read));
+  const { choice, cutFrom } = usualCut(bed, known.cut, await isOfTwo({ strings }, read));
   return {
     setup: settled.facts,
-    cut: { ...choice, cutFrom, remnantsMm: [], machineId: last?.cut.machineId ?? null },
+    cut: { ...choice, cutFrom, remnantsMm: [], machineId: known.cut?.machineId ?? null },
   };
 }
 

@@ -44,7 +44,7 @@ export function BedAndTape({
         )}
       </section>
     );
-  const choice = result?.choice ?? usualCut(bed.bed, bed.last?.cut, false).choice;
+  const choice = result?.choice ?? usualCut(bed.bed, bed.cut, false).choice;
   const { path } =
     result?.plan ??
     planCut(

@@ -1,6 +1,7 @@
 /** Everything that a racket's frame and its last job say, before a ticket of it is written. */
 import { studied } from '@/app/studied';
 import type { OpenHouse } from '@/app/identity/at-work';
+import type { ShelfString } from '@/core/advice/shelf';
 import type { CrossesEnd, LastJob } from '@/core/advice/rule';
 import type { Talk } from '@/core/advice/talk';
 import { learnFrom } from '@/core/cut/learning';
@@ -18,6 +19,7 @@ import type { Workshop } from '@/db/workshop';
 import { crossesEndOf } from '../tickets/[number]/load/hoop-of';
 import { rememberedTalk } from '../tickets/[number]/setup/shown-setup';
 import { NO_STRINGS, type StringsEntry } from '../tickets/[number]/setup/strings-entry';
+import { stringsToChoose } from '../tickets/[number]/setup/strings-to-choose';
 import { lastJobOn } from '../tickets/[number]/ticket';
 import type { LastCut } from './usual-cut';
 
@@ -47,50 +49,57 @@ export interface KnownBed {
   readonly crossesEnd: CrossesEnd | undefined;
   readonly learnt: Learnt;
   readonly assumptions: CutAssumptions;
+  /** As its ticket is to be cut, else as the job before was; left out where neither is known. */
+  readonly cut: LastCut | undefined;
   /** What it was strung with last time; left out where nothing is on record. */
-  readonly last:
-    | {
-        readonly number: number;
-        readonly strings: StringsEntry;
-        readonly cut: LastCut;
-        /** Those of its strings that the library has no more. */
-        readonly gone: readonly StringRow[];
-      }
-    | undefined;
+  readonly last: StringsEntry | undefined;
+  /** Strings of it, or of its ticket, that the library has no more. */
+  readonly gone: readonly StringRow[];
 }
 
 /** The rules that a job of today begins with. */
 const todaysHouse = ({ houseRules }: Pick<Workshop, 'houseRules'>): HouseRules =>
   houseRules ?? USUAL_HOUSE;
 
-async function lastOf(
-  { strings }: Pick<OpenHouse, 'strings'>,
-  before: ListedTicket | undefined,
-): Promise<KnownBed['last']> {
+/** Only what is asked of a cut: a ticket is long. */
+const lastCut = (ticket: ListedTicket | undefined): LastCut | undefined =>
+  ticket && {
+    method: ticket.method,
+    shortSide: ticket.shortSide,
+    crossStart: ticket.crossStart,
+    cutFrom: ticket.cutFrom,
+    machineId: ticket.machineId,
+  };
+
+function lastOf(before: ListedTicket | undefined): StringsEntry | undefined {
   if (!before?.record || !before.mainStringId || !before.crossStringId) return undefined;
   const { setup } = before.record;
   const hybrid = isHybrid(setup);
-  const ids = [...new Set([before.mainStringId, before.crossStringId])];
-  const rows = await Promise.all(ids.map((id) => strings.get(id)));
   return {
-    number: before.number,
-    cut: before,
-    gone: rows.flatMap((row) => (row?.removedAt ? [row] : [])),
-    strings: {
-      ...NO_STRINGS,
-      mainStringId: before.mainStringId,
-      mainGauge: setup.mains.gaugeMm.toFixed(2),
-      mainSupplied: setup.mains.suppliedByClient,
-      hybrid,
-      ...(hybrid && {
-        crossStringId: before.crossStringId,
-        crossGauge: setup.crosses.gaugeMm.toFixed(2),
-        crossSupplied: setup.crosses.suppliedByClient,
-      }),
-      // What is in the racket, where it was changed at the bench.
-      tension: ticketEntry(lastJobOf(before.record).tension),
-    },
+    ...NO_STRINGS,
+    mainStringId: before.mainStringId,
+    mainGauge: setup.mains.gaugeMm.toFixed(2),
+    mainSupplied: setup.mains.suppliedByClient,
+    hybrid,
+    ...(hybrid && {
+      crossStringId: before.crossStringId,
+      crossGauge: setup.crosses.gaugeMm.toFixed(2),
+      crossSupplied: setup.crosses.suppliedByClient,
+    }),
+    // What is in the racket, where it was changed at the bench.
+    tension: ticketEntry(lastJobOf(before.record).tension),
   };
+}
+
+/** The strings of some tickets that were removed from the library since, each once. */
+async function goneFrom(
+  { strings }: Pick<OpenHouse, 'strings'>,
+  tickets: readonly (ListedTicket | undefined)[],
+): Promise<readonly StringRow[]> {
+  const ids = tickets.flatMap((ticket) => [ticket?.mainStringId, ticket?.crossStringId]);
+  const known = [...new Set(ids.filter((id) => id !== null && id !== undefined))];
+  const rows = await Promise.all(known.map((id) => strings.get(id)));
+  return rows.flatMap((row) => (row?.removedAt ? [row] : []));
 }
 
 /** The bed of a racket with what is known of it; nothing where its frame is not known, or cannot be strung. */
@@ -102,10 +111,12 @@ export async function knownBed(
   const racket = racketId ? await rackets.get(racketId) : undefined;
   const id = racket ? racket.frameId : frameId;
   const frame = id ? await frames.get(id) : undefined;
-  const study = frame && !frame.removedAt ? studied(frame.spec) : undefined;
+  // A racket keeps its frame also when the library has it no more.
+  const study = frame && (racket || !frame.removedAt) ? studied(frame.spec) : undefined;
   if (!frame || !study?.bed) return undefined;
   // What was said and settled at Setup stands before what is remembered.
-  const advice = ticket ? (await tickets.get(Number(ticket)))?.advice : undefined;
+  const on = ticket ? await tickets.get(Number(ticket)) : undefined;
+  const advice = on?.advice;
   const house = advice?.house ?? todaysHouse(workshop);
   const [client, history, all, past] = await Promise.all([
     racket?.clientId || clientId ? clients.get(racket?.clientId ?? clientId) : undefined,
@@ -134,6 +145,22 @@ export async function knownBed(
     assumptions: machine
       ? { ...workshop.cutAssumptions, gripperMm: machine.gripperMm }
       : workshop.cutAssumptions,
-    last: await lastOf(open, before),
+    cut: lastCut(on?.method ? on : before),
+    last: lastOf(before),
+    gone: await goneFrom(open, [before, on]),
   };
+}
+
+/** A bed, and the strings of the library that it can be strung with. */
+export type BedToString = KnownBed & {
+  readonly strings: readonly (StringRow & ShelfString)[];
+};
+
+/** The same with the strings to choose from. */
+export async function bedToString(
+  open: OpenHouse,
+  meant: MeantRacket,
+): Promise<BedToString | undefined> {
+  const known = await knownBed(open, meant);
+  return known && { ...known, strings: await stringsToChoose(open, known.frame.sport) };
 }

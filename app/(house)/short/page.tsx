@@ -7,6 +7,7 @@ import { inspectionWords, wasLookedAt } from '@/core/counter/inspection';
 import { isOver } from '@/db/tickets';
 import { wallTime } from '@/core/measure/promised-time';
 import { sameName } from '@/core/measure/typed';
+import { bedToString } from './known-bed';
 import { startFrom } from '../take-in/start-from';
 import { promiseEntry } from '../take-in/take-in-entry';
 import { shownSetup } from '../tickets/[number]/setup/shown-setup';
@@ -71,6 +72,10 @@ export default async function ShortTicketPage({ searchParams }: PageProps<'/shor
     // What is strung says it: a wish that says so too would be wrong when that is changed.
     wish: '',
   };
+  const meant = { racketId: '', frameId: '', clientId: '', again: '', ...start };
+  const bed = meant.racketId
+    ? await bedToString(house, { ...meant, ticket: known ? String(known.ticket.number) : '' })
+    : undefined;
   const key = `${JSON.stringify(from)} ${known?.ticket.version ?? ''}`;
   return (
     <main className="px-6 py-4">
@@ -79,7 +84,8 @@ export default async function ShortTicketPage({ searchParams }: PageProps<'/shor
         key={key}
         name={`short ${workshop.id} ${JSON.stringify(from)}`}
         workshopId={workshop.id}
-        initial={{ requestKey: randomUUID(), ...NEW, ...start }}
+        initial={{ requestKey: randomUUID(), ...NEW, ...bed?.last, ...start }}
+        bed={bed}
         ticket={known?.ticket}
         now={wallTime(new Date(), workshop.timeZone)}
         own={{ id: own?.id ?? '', name: own?.name ?? person.name }}

@@ -19,7 +19,7 @@ export function ShortStrings({
   const { setValue, formState } = form;
   const library = {
     strings: known,
-    gone: bed.last?.gone ?? [],
+    gone: bed.gone,
     sport: bed.frame.sport,
     lengthSystem,
   };

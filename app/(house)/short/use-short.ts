@@ -24,7 +24,8 @@ import {
   stringsIn,
   type StringsEntry,
 } from '../tickets/[number]/setup/strings-entry';
-import { bedOf, makeShortTicket, settleShortTicket, type BedToString } from './actions';
+import { bedOf, makeShortTicket, settleShortTicket } from './actions';
+import type { BedToString } from './known-bed';
 import { shortSchema, type ShortEntry } from './short-entry';
 import { usualCut } from './usual-cut';
 
@@ -44,6 +45,8 @@ export interface ShortOf {
         readonly words: string;
       }
     | undefined;
+  /** What is known already of the racket that it begins with. */
+  readonly bed: BedToString | undefined;
   readonly now: WallTime;
   /** Who sits here, for a racket of their own; without an id they are no client yet. */
   readonly own: { readonly id: string; readonly name: string };
@@ -99,7 +102,7 @@ function workedOut(
     crossesEnd,
     learnt,
     assumptions,
-    last,
+    cut,
   }: BedToString,
   { mains, crosses }: NonNullable<ReturnType<typeof chosenOf>>,
   typedTension: string,
@@ -112,7 +115,7 @@ function workedOut(
     typedTension.trim() === '' ? undefined : parseTicketTension(typedTension, frame.sport, unit);
   const tension = typed === undefined ? advised : typed.ok ? typed.value : undefined;
   const strings = { mains: asJob(mains), crosses: asJob(crosses) };
-  const { choice, cutFrom } = usualCut(bed, last?.cut, isHybrid(strings));
+  const { choice, cutFrom } = usualCut(bed, cut, isHybrid(strings));
   const plan = planCut(
     bed,
     {
@@ -162,7 +165,7 @@ function workedOut(
 /** A short ticket while it is written: its form, what is known of the racket, and what follows from the choice. */
 export function useShort(of: ShortOf) {
   const { name, workshopId, initial, now, ticket } = of;
-  const [bed, setBed] = useState<BedToString>();
+  const [bed, setBed] = useState(of.bed);
   const schema = useMemo(
     () => shortSchema(now, bed && { sport: bed.frame.sport, unit: bed.unit }, ticket?.given),
     [now, bed, ticket],
@@ -201,9 +204,9 @@ export function useShort(of: ShortOf) {
   if (isSettled(answer, asked) && found !== bed) setBed(found);
 
   // What it was strung with last time stands there, unless somebody has chosen already.
-  const [filled, setFilled] = useState<StringsEntry>(NO_STRINGS);
+  const [filled, setFilled] = useState<StringsEntry>(of.bed?.last ?? NO_STRINGS);
   useEffect(() => {
-    const next = bed?.last?.strings ?? NO_STRINGS;
+    const next = bed?.last ?? NO_STRINGS;
     const now = stringsIn(getValues());
     if (sameStrings(next, filled) || !sameStrings(now, filled)) return;
     for (const [field, value] of Object.entries(next)) setValue(field as keyof StringsEntry, value);
@@ -211,7 +214,7 @@ export function useShort(of: ShortOf) {
     setFilled(next);
   }, [bed, filled, getValues, setValue]);
 
-  const known = useMemo(() => [...(bed?.strings ?? []), ...(bed?.last?.gone ?? [])], [bed]);
+  const known = useMemo(() => [...(bed?.strings ?? []), ...(bed?.gone ?? [])], [bed]);
   const chosen = bed && chosenOf(entry, known, bed.frame);
   const result = bed && chosen && workedOut(bed, chosen, entry.tension, of);
   return {
