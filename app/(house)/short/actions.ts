@@ -70,12 +70,12 @@ function madeBefore(made: Ticket, { counter }: ReadShort, facts: Facts): FormAns
       );
 }
 
+/** What is settled of a ticket; nothing where its frame is not known or its strings come later. */
 interface Facts {
-  readonly setup: SetupFacts | undefined;
-  readonly cut: CutFacts | undefined;
+  readonly setup?: SetupFacts;
+  readonly strings?: Pick<Setup, 'mains' | 'crosses'>;
+  readonly cut?: CutFacts;
 }
-
-const NO_FACTS: Facts = { setup: undefined, cut: undefined };
 
 /** The strings and the cut of a ticket that is not there yet, or the sentence at the field that does not hold. */
 async function factsOf(
@@ -85,7 +85,7 @@ async function factsOf(
   typedTension: string,
   on?: OpenTicket,
 ): Promise<Facts | { readonly answer: FormAnswer }> {
-  if (!known || !read) return NO_FACTS;
+  if (!known || !read) return {};
   const { frame, bed, unit, talk, switched, house, record, gone } = known;
   const settled = await settleStrings(
     { strings },
@@ -105,52 +105,30 @@ async function factsOf(
     typedTension,
   );
   if ('answer' in settled) return settled;
-  const { choice, cutFrom } = usualCut(bed, known.cut, await isOfTwo({ strings }, read));
+  const { mains, crosses } = settled.strings;
+  const hybrid = isHybrid({ mains: jobString(mains), crosses: jobString(crosses) });
+  const { choice, cutFrom } = usualCut(bed, known.cut, hybrid);
   return {
     setup: settled.facts,
+    strings: settled.strings,
     cut: { ...choice, cutFrom, remnantsMm: [], machineId: known.cut?.machineId ?? null },
   };
-}
-
-async function setupOf(
-  { strings }: Pick<OpenHouse, 'strings'>,
-  { mains, crosses }: ReadStrings,
-): Promise<Pick<Setup, 'mains' | 'crosses'> | undefined> {
-  const [main, cross] = [await strings.get(mains.id), await strings.get(crosses.id)];
-  return (
-    main &&
-    cross && {
-      mains: { ...mains, string: main },
-      crosses: { ...crosses, string: cross },
-    }
-  );
-}
-
-/** Whether mains and crosses are two strings. */
-async function isOfTwo(records: Pick<OpenHouse, 'strings'>, read: ReadStrings): Promise<boolean> {
-  const setup = await setupOf(records, read);
-  return (
-    setup !== undefined &&
-    isHybrid({ mains: jobString(setup.mains), crosses: jobString(setup.crosses) })
-  );
 }
 
 /** What lies on the shelf for a ticket that was made a moment ago takes the place of the set that it was planned from. */
 async function cutFromTheShelf(
   open: OpenHouse,
   { number, version }: Pick<Ticket, 'number' | 'version'>,
-  known: KnownBed,
-  read: ReadStrings,
-  { setup, cut }: Facts,
+  known: KnownBed | undefined,
+  { setup, strings, cut }: Facts,
 ): Promise<void> {
-  const chosen = await setupOf(open, read);
-  if (!chosen || !setup || !cut?.method || !cut.shortSide || !cut.crossStart) return;
+  if (!known || !strings || !setup || !cut?.method || !cut.shortSide || !cut.crossStart) return;
   const { method, shortSide, crossStart } = cut;
   const plan = planCut(
     known.bed,
     {
-      mains: { ...jobString(chosen.mains), pullN: setup.mainN ?? undefined },
-      crosses: { ...jobString(chosen.crosses), pullN: setup.crossN ?? undefined },
+      mains: { ...jobString(strings.mains), pullN: setup.mainN ?? undefined },
+      crosses: { ...jobString(strings.crosses), pullN: setup.crossN ?? undefined },
     },
     { method, shortSide, crossStart },
     known.assumptions,
@@ -210,7 +188,7 @@ export const makeShortTicket = action(
           return goOn(ticket);
         }),
       );
-      if (added && known && strings) await cutFromTheShelf(open, added, known, strings, facts);
+      if (added) await cutFromTheShelf(open, added, known, facts);
       return answer;
     } catch (error) {
       // The same form, sent twice at once: the second loses the race for the key and finds the first.
@@ -248,21 +226,20 @@ export const settleShortTicket = action(
     const isSettled = on.setup !== undefined && sameStrings(entry, await shownSetup(on));
     const facts = await factsOf(open, known, strings, entry.tension, on);
     if ('answer' in facts && !isSettled) return facts.answer;
-    const { setup, cut } = 'answer' in facts ? NO_FACTS : facts;
+    const settled: Facts = 'answer' in facts ? {} : facts;
+    const { setup } = settled;
     const isSameBed = isSettled || (setup !== undefined && sameStrung(ticket, setup));
     // A cut that was planned for this bed stays.
-    const newCut = on.choice && isSameBed ? undefined : (cut ?? NO_CUT);
+    const cut = on.choice && isSameBed ? undefined : (settled.cut ?? NO_CUT);
     const saved = await tickets.change(number, version, {
       promised: counter.promised,
       wish: counter.wish,
       ...(whole && !wasLookedAt(ticket.inspection) && { inspection: FOUND_WHOLE }),
       ...(!isSettled && setup),
-      ...(strings && newCut),
+      ...(strings && cut),
     });
-    if (saved === 'saved' && known && strings && newCut) {
-      const now = await tickets.get(number);
-      if (now) await cutFromTheShelf(open, now, known, strings, { setup, cut: newCut });
-    }
+    const after = saved === 'saved' && cut ? await tickets.get(number) : undefined;
+    if (after) await cutFromTheShelf(open, after, known, { ...settled, cut });
     return answerTo(saved, 'ticket', placeOf(number, opensAt, known));
   },
 );

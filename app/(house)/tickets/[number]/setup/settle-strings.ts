@@ -13,6 +13,7 @@ import type { SetupFacts } from '@/db/tickets';
 import type { Records } from '@/db/workshop';
 import type { FormAnswer } from '@/ui/form/result';
 import { crossesEndOf } from '../load/hoop-of';
+import type { Setup } from '../ticket';
 import type { ReadStrings } from './strings-entry';
 
 interface SettledOn {
@@ -31,7 +32,9 @@ interface SettledOn {
   readonly kept: TicketTension | undefined;
 }
 
-type Settled = { readonly facts: SetupFacts } | { readonly answer: FormAnswer };
+type Settled =
+  | { readonly facts: SetupFacts; readonly strings: Pick<Setup, 'mains' | 'crosses'> }
+  | { readonly answer: FormAnswer };
 
 const wrong = (field: string, problem: string): Settled => ({
   answer: { ok: false, problems: { [field]: problem } },
@@ -50,7 +53,7 @@ export async function settleStrings(
 ): Promise<Settled> {
   const { frame, unit, house, switched } = on;
   const found = [];
-  for (const [field, { id, gaugeMm }] of [
+  for (const [field, { id, gaugeMm, supplied }] of [
     ['mainStringId', read.mains],
     ['crossStringId', read.crosses],
   ] as const) {
@@ -65,7 +68,7 @@ export async function settleStrings(
         field,
         `${string.name} is a ${string.sport} string and the racket is for ${frame.sport}.`,
       );
-    found.push({ string, gaugeMm });
+    found.push({ string, gaugeMm, supplied });
   }
   const [mains, crosses] = found;
   if (!mains || !crosses) return wrong('mainStringId', 'Choose the strings again.');
@@ -93,6 +96,7 @@ export async function settleStrings(
       'This is more than the frame prints. Write how and when its owner said that they want it all the same, or pull less.',
     );
   return {
+    strings: bed,
     facts: {
       mainStringId: read.mains.id,
       mainGaugeMm: read.mains.gaugeMm,
