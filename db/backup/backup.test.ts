@@ -203,11 +203,11 @@ describe('a backup of somebody else’s making', () => {
   };
   const LOUD = (marker: string) => `
     create function harm() returns integer language plpgsql as $$ begin
-      copy (select 1) to program 'touch ${marker}'; return 1; end $$;
+      copy (select 1) to program 'cat > /dev/null; touch ${marker}'; return 1; end $$;
     create materialized view harm_done as select harm()`;
   const QUIET = (marker: string) => `
     create function harm() returns integer language plpgsql as $$ begin
-      begin copy (select 1) to program 'touch ${marker}'; exception when others then null; end; return 1; end $$;
+      begin copy (select 1) to program 'cat > /dev/null; touch ${marker}'; exception when others then null; end; return 1; end $$;
     create materialized view harm_done as select harm();
     create function harm_later() returns trigger language plpgsql as $$ begin perform harm(); return new; end $$;
     create trigger harm_later before update on workshops for each row execute function harm_later();

@@ -34,6 +34,10 @@ import { DEMO_STAFF } from './staff';
 
 export const JOBS = 400;
 export const DAY = 24 * 60 * 60 * 1000;
+/** Between these a racket can be promised for the same half hour. */
+const [FIRST_START, LAST_START] = ['09:30', '16:30'];
+const QUARTER = 15 * 60 * 1000;
+const HALF_AN_HOUR = 2 * QUARTER;
 /** The bench view is in use since then. */
 const BENCH_SINCE = 90 * DAY;
 export const TIME_ZONE = 'Europe/Lisbon';
@@ -265,18 +269,33 @@ export function openTickets(
 ): (typeof tickets.$inferInsert)[] {
   const onDay = (days: number, time: string) =>
     `${wallTime(new Date(today.getTime() + days * DAY), TIME_ZONE).slice(0, 10)}T${time}`;
+  // Filled in the evening it is the next morning's work, so that a demo starts as well at night as by day.
+  const hour = wallTime(today, TIME_ZONE).slice(11, 16);
+  const first = hour < LAST_START ? 0 : 1;
+  const soon =
+    hour >= FIRST_START && first === 0
+      ? wallTime(
+          new Date(Math.ceil((today.getTime() + HALF_AN_HOUR) / QUARTER) * QUARTER),
+          TIME_ZONE,
+        )
+      : onDay(first, '10:00');
   const plans = [
+    { racket: 0, promised: soon, wish: 'the same again, elbow is better', state: 'cut' },
+    { racket: 5, promised: onDay(first, '19:00'), wish: 'for tonight’s ladder', state: 'setup' },
     {
-      racket: 0,
-      promised: onDay(-1, '18:00'),
-      wish: 'the same again, elbow is better',
-      state: 'cut',
+      racket: 9,
+      promised: onDay(first + 1, '12:00'),
+      wish: 'launches, a little tighter',
+      state: 'setup',
     },
-    { racket: 5, promised: onDay(0, '23:30'), wish: 'for tonight’s ladder', state: 'setup' },
-    { racket: 9, promised: onDay(1, '12:00'), wish: 'launches, a little tighter', state: 'setup' },
-    { racket: 43, promised: onDay(1, '18:00'), wish: 'more repulsion', state: 'cut' },
-    { racket: 52, promised: onDay(2, '18:00'), wish: 'broke at the top again', state: 'in' },
-    { racket: 20, promised: onDay(4, '18:00'), wish: '', state: 'in' },
+    { racket: 43, promised: onDay(first + 1, '18:00'), wish: 'more repulsion', state: 'cut' },
+    {
+      racket: 52,
+      promised: onDay(first + 2, '18:00'),
+      wish: 'broke at the top again',
+      state: 'in',
+    },
+    { racket: 20, promised: onDay(first + 4, '18:00'), wish: '', state: 'in' },
   ] as const;
   return plans.map(({ racket: index, promised, wish, state }, i) => {
     const racket = owned[index] as DemoRacket;
