@@ -32,6 +32,17 @@ export const USUAL_ASSUMPTIONS: CutAssumptions = {
   armSpanMm: null,
 };
 
+/**
+ * What is assumed of a cut on a machine: its own gripper, where the machine is known.
+ *
+ * @example
+ * assumedOn(USUAL_ASSUMPTIONS, { gripperMm: 300 }).gripperMm // 300
+ */
+export const assumedOn = (
+  assumptions: CutAssumptions,
+  machine: { readonly gripperMm: Mm } | undefined,
+): CutAssumptions => (machine ? { ...assumptions, gripperMm: machine.gripperMm } : assumptions);
+
 /** From the inside of the rim to the groove that the outside runs lie in, mm. From memory. */
 const PASSAGE_MM: Record<Sport, number> = { tennis: 12, squash: 10, badminton: 8 };
 

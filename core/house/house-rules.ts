@@ -99,6 +99,18 @@ export const USUAL_HOUSE: HouseRules = {
   mostOutOfShapeMm: 4,
 };
 
+/**
+ * Where a workshop stands today; as is usual while it has settled nothing.
+ *
+ * @example
+ * rulesOf({ houseRules: null }).ahead // 'two'
+ */
+export const rulesOf = ({
+  houseRules,
+}: {
+  readonly houseRules: HouseRules | null | undefined;
+}): HouseRules => houseRules ?? USUAL_HOUSE;
+
 /** House rules as they were kept: a question that was not asked yet then stands as is usual. */
 export const keptHouseSchema = z
   .record(z.string(), z.unknown())

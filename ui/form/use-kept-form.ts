@@ -9,6 +9,7 @@ import {
   type DefaultValues,
   type FieldValues,
   type Path,
+  type PathValue,
   type Resolver,
   type UseFormRegisterReturn,
   type UseFormReturn,
@@ -26,6 +27,10 @@ export interface KeptForm<V extends FieldValues> extends UseFormReturn<V> {
     readonly defaultValue?: string;
     readonly problem: string | undefined;
   };
+  /** The sentence that answers a field. */
+  readonly problem: (name: Path<V>) => string | undefined;
+  /** Writes values as if they had been typed: they are checked at once where the form was sent before. */
+  readonly set: (values: Partial<V>) => void;
   /** Of the form itself (`KeptForm`). */
   readonly attach: (form: HTMLFormElement | null) => void;
   /** For the form's onSubmit. */
@@ -252,19 +257,40 @@ export function useKeptForm<V extends FieldValues>({
     return putInHand(inHand);
   }, [form, shown]);
 
-  const { errors } = form.formState;
+  const { errors, isSubmitted } = form.formState;
+  const problem = (name: Path<V>) =>
+    (get(errors, name) as { message?: string } | undefined)?.message;
+  const set = (values: Partial<V>) => {
+    for (const [name, value] of Object.entries(values))
+      form.setValue(name as Path<V>, value as PathValue<V, Path<V>>, {
+        shouldDirty: true,
+        shouldValidate: isSubmitted,
+      });
+  };
   const field = <N extends Path<V>>(name: N) => {
     const first: unknown = get(shown.initial, name);
     return {
       ...form.register(name),
       // In the page as the server sends it, too: a field that fills itself later takes the first keys from whoever types.
       ...(typeof first === 'string' && { defaultValue: first }),
-      problem: (get(errors, name) as { message?: string } | undefined)?.message,
+      problem: problem(name),
     };
   };
 
   // A version counts from 1; what has none yet is new.
   const untouched = version > 0 && !touched && restored === undefined;
 
-  return { ...form, attach, field, send, sending, notice, restored, discard, untouched };
+  return {
+    ...form,
+    attach,
+    field,
+    problem,
+    set,
+    send,
+    sending,
+    notice,
+    restored,
+    discard,
+    untouched,
+  };
 }

@@ -4,22 +4,21 @@ interface Ahead {
   readonly text: string;
   /** Enter was pressed after it. */
   readonly entered: boolean;
+  /** A Tab has left the field that is not there yet. */
+  readonly left: boolean;
 }
 
-const NOTHING: Ahead = { text: '', entered: false };
+const NOTHING: Ahead = { text: '', entered: false, left: false };
 
 let ahead = NOTHING;
 let listening = false;
-/** A Tab has left the field that is not there yet. */
-let left = false;
 let timer: ReturnType<typeof setTimeout> | undefined;
 
 function keep(event: KeyboardEvent): void {
   if (event.ctrlKey || event.metaKey || event.altKey) return;
   const { key } = event;
   // What comes after the first field is for another one, which is not there yet either.
-  const isLeft = key === 'Tab' || left;
-  if (isLeft) left = true;
+  if (key === 'Tab' || ahead.left) ahead = { ...ahead, left: true };
   else if (key.length === 1) ahead = { ...ahead, text: ahead.text + key };
   else if (key === 'Backspace') ahead = { ...ahead, text: ahead.text.slice(0, -1) };
   else if (key === 'Enter') ahead = { ...ahead, entered: true };
@@ -32,7 +31,6 @@ function keep(event: KeyboardEvent): void {
 export function startTypingAhead(mostMs?: number): void {
   if (listening) return;
   listening = true;
-  left = false;
   ahead = NOTHING;
   if (mostMs !== undefined) timer = setTimeout(takeTypedAhead, mostMs);
   window.addEventListener('keydown', keep, { capture: true });

@@ -1,9 +1,10 @@
 'use client';
 
-import { refusalIn, startOver } from '@/app/identity/ask-door';
-import { doors } from '@/app/identity/client';
+import { startOver } from '@/app/identity/ask-door';
+import { comeInAsMade } from '@/app/identity/client';
 import { typedFirstStartSchema, type TypedFirstStart } from '@/app/identity/identity-entry';
 import { ChoiceField } from '@/ui/form/bound';
+import { NewPasswordField } from '@/app/identity/new-password-field';
 import { TextField } from '@/ui/form/field';
 import { FormFoot } from '@/ui/form/form-foot';
 import { KeptForm } from '@/ui/form/kept-form';
@@ -34,13 +35,8 @@ export function FirstStartForm({ known }: FirstStartFormProps) {
       const { timeZone } = Intl.DateTimeFormat().resolvedOptions();
       const answer = await firstStart({ ...typed, timeZone });
       if (!answer.ok) return answer;
-      const refusal = refusalIn(
-        await doors.signIn.username({
-          username: typed.username.trim(),
-          password: typed.password,
-        }),
-      );
-      return refusal === undefined ? answer : { ok: true, go: '/sign-in' };
+      const go = await comeInAsMade(typed);
+      return go === '/' ? answer : { ok: true, go };
     },
     onDone: ({ go }) => startOver(go ?? '/'),
   });
@@ -76,13 +72,7 @@ export function FirstStartForm({ known }: FirstStartFormProps) {
         autoCapitalize="none"
         {...form.field('username')}
       />
-      <TextField
-        label="Password"
-        type="password"
-        autoComplete="new-password"
-        hint="twelve signs or more; a few words do well"
-        {...form.field('password')}
-      />
+      <NewPasswordField label="Password" {...form.field('password')} />
       <div className="sm:col-span-2">
         <FormFoot form={form} action={known ? 'It is mine' : 'Open the workshop'} />
       </div>

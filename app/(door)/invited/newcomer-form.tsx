@@ -1,8 +1,9 @@
 'use client';
 
-import { refusalIn, startOver } from '@/app/identity/ask-door';
-import { doors } from '@/app/identity/client';
+import { startOver } from '@/app/identity/ask-door';
+import { comeInAsMade } from '@/app/identity/client';
 import { newcomerSchema } from '@/app/identity/identity-entry';
+import { NewPasswordField } from '@/app/identity/new-password-field';
 import { TextField } from '@/ui/form/field';
 import { FormFoot } from '@/ui/form/form-foot';
 import { KeptForm } from '@/ui/form/kept-form';
@@ -15,12 +16,7 @@ export function NewcomerForm({ token, name }: { readonly token: string; readonly
     initial: { username: '', password: '' },
     save: async (typed) => {
       const answer = await comeInAsNew(token, typed);
-      if (!answer.ok) return answer;
-      const { username, password } = typed;
-      const refusal = refusalIn(
-        await doors.signIn.username({ username: username.trim(), password }),
-      );
-      return { ok: true, go: refusal === undefined ? '/' : '/sign-in' };
+      return answer.ok ? { ok: true, go: await comeInAsMade(typed) } : answer;
     },
     onDone: ({ go }) => startOver(go ?? '/'),
   });
@@ -37,13 +33,7 @@ export function NewcomerForm({ token, name }: { readonly token: string; readonly
           autoCapitalize="none"
           {...form.field('username')}
         />
-        <TextField
-          label="Password"
-          type="password"
-          autoComplete="new-password"
-          hint="twelve signs or more; a few words do well"
-          {...form.field('password')}
-        />
+        <NewPasswordField label="Password" {...form.field('password')} />
         <FormFoot form={form} action="Come in" />
       </KeptForm>
     </section>

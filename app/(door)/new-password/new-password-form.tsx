@@ -5,6 +5,7 @@ import { z } from 'zod';
 import { refusalIn, startOver } from '@/app/identity/ask-door';
 import { doors } from '@/app/identity/client';
 import { address, newPassword } from '@/app/identity/identity-entry';
+import { NewPasswordField } from '@/app/identity/new-password-field';
 import { TextField } from '@/ui/form/field';
 import { FormFoot } from '@/ui/form/form-foot';
 import { KeptForm } from '@/ui/form/kept-form';
@@ -28,13 +29,7 @@ export function NewPasswordForm({ token }: { readonly token: string }) {
   });
   return (
     <KeptForm form={form} className="flex flex-col gap-5">
-      <TextField
-        label="New password"
-        type="password"
-        autoComplete="new-password"
-        hint="twelve signs or more; a few words do well"
-        {...form.field('password')}
-      />
+      <NewPasswordField label="New password" {...form.field('password')} />
       <FormFoot form={form} action="Take this one" />
       <p className="label">Whoever is signed in with the old one is signed out everywhere.</p>
     </KeptForm>

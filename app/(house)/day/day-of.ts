@@ -1,6 +1,6 @@
 /** The day of a workshop: who strings what when, from the records. */
 import { workedOutOnce } from '@/app/worked-out-once';
-import { USUAL_HOUSE } from '@/core/house/house-rules';
+import { rulesOf } from '@/core/house/house-rules';
 import type { StandingMachine } from '@/core/house/machine';
 import type { PathChoice } from '@/core/path/path';
 import { wallTime, type WallTime } from '@/core/measure/promised-time';
@@ -73,12 +73,12 @@ const problemOf = workedOutOnce(1000, machineProblem);
 export function unsuitedFor(
   { spec, method, shortSide, crossStart }: Pick<TicketOfDay, 'spec' | keyof PathChoice>,
   benches: readonly ShownBench[],
-  { houseRules }: Pick<Workshop, 'houseRules'>,
+  workshop: Pick<Workshop, 'houseRules'>,
 ): readonly Unsuited[] {
   if (!spec) return [];
   const choice = method && shortSide && crossStart ? { method, shortSide, crossStart } : null;
   return benches.flatMap(({ id: benchId, standing }) => {
-    const problem = standing && problemOf({ spec, choice }, standing, houseRules ?? USUAL_HOUSE);
+    const problem = standing && problemOf({ spec, choice }, standing, rulesOf(workshop));
     return problem ? [{ benchId, why: english(problem) }] : [];
   });
 }

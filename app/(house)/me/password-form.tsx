@@ -5,6 +5,7 @@ import { z } from 'zod';
 import { refusalIn } from '@/app/identity/ask-door';
 import { doors } from '@/app/identity/client';
 import { newPassword } from '@/app/identity/identity-entry';
+import { NewPasswordField } from '@/app/identity/new-password-field';
 import { TextField } from '@/ui/form/field';
 import { FormFoot } from '@/ui/form/form-foot';
 import { KeptForm } from '@/ui/form/kept-form';
@@ -49,13 +50,7 @@ export function PasswordForm() {
           autoComplete="current-password"
           {...form.field('current')}
         />
-        <TextField
-          label="The new one"
-          type="password"
-          autoComplete="new-password"
-          hint="twelve signs or more; a few words do well"
-          {...form.field('next')}
-        />
+        <NewPasswordField label="The new one" {...form.field('next')} />
         <FormFoot form={form} action="Change the password" />
       </KeptForm>
     </section>

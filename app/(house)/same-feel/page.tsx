@@ -3,7 +3,7 @@ import { openFor } from '@/app/identity/at-work';
 import type { Metadata } from 'next';
 import { z } from 'zod';
 import { ticketNumber } from '@/app/action';
-import { USUAL_HOUSE } from '@/core/house/house-rules';
+import { rulesOf } from '@/core/house/house-rules';
 import type { StretchOf } from '@/core/advice/same-feel';
 import { formatTicket } from '@/core/measure/units';
 import { FeelForm } from '@/app/(house)/when-used';
@@ -62,7 +62,7 @@ async function startFrom({ racket, ticket }: z.output<typeof query>) {
 export default async function SameFeelPage({ searchParams }: PageProps<'/same-feel'>) {
   const { workshop, frames } = await openFor('set up');
   const { unit, ...from } = await startFrom(query.parse(await searchParams));
-  const house = workshop.houseRules ?? USUAL_HOUSE;
+  const house = rulesOf(workshop);
   return (
     <main className="px-6 py-6">
       <h1 className="figure mb-1 text-4xl">Same feel</h1>

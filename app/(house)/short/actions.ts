@@ -10,14 +10,18 @@ import {
   type Inspection,
 } from '@/core/counter/inspection';
 import { planCut } from '@/core/cut/plan';
-import { isHybrid } from '@/core/strings/job-string';
 import { wallTime } from '@/core/measure/promised-time';
 import { forTicket, sourceFor } from '../shelf/cut-ticket';
 import { NO_CUT, sameStrung, type CutFacts, type SetupFacts, type Ticket } from '@/db/tickets';
 import type { OpenHouse } from '@/app/identity/at-work';
 import type { FormAnswer } from '@/ui/form/result';
 import { clientFor, racketFor } from '../take-in/at-the-counter';
-import { jobString, ticketAt, type OpenTicket, type Setup } from '../tickets/[number]/ticket';
+import {
+  isHybridSetup,
+  jobString,
+  type ChosenStrings,
+} from '../tickets/[number]/setup/chosen-strings';
+import { ticketAt, type OpenTicket } from '../tickets/[number]/ticket';
 import { settleStrings } from '../tickets/[number]/setup/settle-strings';
 import { shownSetup } from '../tickets/[number]/setup/shown-setup';
 import { sameStrings, type ReadStrings } from '../tickets/[number]/setup/strings-entry';
@@ -73,7 +77,7 @@ function madeBefore(made: Ticket, { counter }: ReadShort, facts: Facts): FormAns
 /** What is settled of a ticket; nothing where its frame is not known or its strings come later. */
 interface Facts {
   readonly setup?: SetupFacts;
-  readonly strings?: Pick<Setup, 'mains' | 'crosses'>;
+  readonly strings?: ChosenStrings;
   readonly cut?: CutFacts;
 }
 
@@ -105,9 +109,7 @@ async function factsOf(
     typedTension,
   );
   if ('answer' in settled) return settled;
-  const { mains, crosses } = settled.strings;
-  const hybrid = isHybrid({ mains: jobString(mains), crosses: jobString(crosses) });
-  const { choice, cutFrom } = usualCut(bed, known.cut, hybrid);
+  const { choice, cutFrom } = usualCut(bed, known.cut, isHybridSetup(settled.strings));
   return {
     setup: settled.facts,
     strings: settled.strings,

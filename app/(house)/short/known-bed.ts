@@ -4,23 +4,21 @@ import type { OpenHouse } from '@/app/identity/at-work';
 import type { ShelfString } from '@/core/advice/shelf';
 import type { CrossesEnd, LastJob } from '@/core/advice/rule';
 import type { Talk } from '@/core/advice/talk';
-import { learnFrom } from '@/core/cut/learning';
-import type { CutAssumptions } from '@/core/cut/lengths';
+import { assumedOn, type CutAssumptions } from '@/core/cut/lengths';
 import type { Learnt } from '@/core/cut/plan';
 import type { Bed } from '@/core/frame/bed';
-import { USUAL_HOUSE, type HouseRules } from '@/core/house/house-rules';
+import { rulesOf, type HouseRules } from '@/core/house/house-rules';
 import { ticketEntry, type TensionUnit } from '@/core/measure/units';
 import { lastJobOf } from '@/core/record/last-job';
 import { isHybrid } from '@/core/strings/job-string';
 import type { Frame } from '@/db/frames';
 import type { StringRow } from '@/db/strings';
 import type { ListedTicket } from '@/db/tickets';
-import type { Workshop } from '@/db/workshop';
 import { crossesEndOf } from '../tickets/[number]/load/hoop-of';
 import { rememberedTalk } from '../tickets/[number]/setup/shown-setup';
 import { NO_STRINGS, type StringsEntry } from '../tickets/[number]/setup/strings-entry';
 import { stringsToChoose } from '../tickets/[number]/setup/strings-to-choose';
-import { lastJobOn } from '../tickets/[number]/ticket';
+import { lastJobOn, learntFor } from '../tickets/[number]/ticket';
 import type { LastCut } from './usual-cut';
 
 /** Which racket is meant: one that is known, or a new one of a frame of the library. */
@@ -56,10 +54,6 @@ export interface KnownBed {
   /** Strings of it, or of its ticket, that the library has no more. */
   readonly gone: readonly StringRow[];
 }
-
-/** The rules that a job of today begins with. */
-const todaysHouse = ({ houseRules }: Pick<Workshop, 'houseRules'>): HouseRules =>
-  houseRules ?? USUAL_HOUSE;
 
 /** Only what is asked of a cut: a ticket is long. */
 const lastCut = (ticket: ListedTicket | undefined): LastCut | undefined =>
@@ -117,12 +111,12 @@ export async function knownBed(
   // What was said and settled at Setup stands before what is remembered.
   const on = ticket ? await tickets.get(Number(ticket)) : undefined;
   const advice = on?.advice;
-  const house = advice?.house ?? todaysHouse(workshop);
-  const [client, history, all, past] = await Promise.all([
+  const house = advice?.house ?? rulesOf(workshop);
+  const [client, history, all, learnt] = await Promise.all([
     racket?.clientId || clientId ? clients.get(racket?.clientId ?? clientId) : undefined,
     racket ? tickets.lastOfRacket(racket.id, 3) : [],
     machines.all(),
-    tickets.pastPieces(frame.sport),
+    learntFor({ frame }),
   ]);
   const repeated = again ? await tickets.get(Number(again)) : undefined;
   const before =
@@ -141,10 +135,8 @@ export async function knownBed(
     house,
     record: racket ? await lastJobOn(racket.id) : undefined,
     crossesEnd: crossesEndOf(frame.spec, frame.hoopFactor, house),
-    learnt: learnFrom(past, frame.id),
-    assumptions: machine
-      ? { ...workshop.cutAssumptions, gripperMm: machine.gripperMm }
-      : workshop.cutAssumptions,
+    learnt,
+    assumptions: assumedOn(workshop.cutAssumptions, machine),
     cut: lastCut(on?.method ? on : before),
     last: lastOf(before),
     gone: await goneFrom(open, [before, on]),

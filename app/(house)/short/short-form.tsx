@@ -29,16 +29,8 @@ export function ShortForm(of: ShortOf) {
   const short = useShort(of);
   const { form, entry, bed, result } = short;
   const { clientId, clientName, newClient, racketId, frameId, promised } = entry;
-  const { control, setValue, formState } = form;
+  const { control, setValue, problem, set } = form;
   const found = useClients(workshopId, { clientId, clientName });
-  const problem = (field: keyof ShortEntry) => formState.errors[field]?.message;
-  const set = (values: Partial<ShortEntry>) => {
-    for (const [field, value] of Object.entries(values))
-      setValue(field as keyof ShortEntry, value, {
-        shouldValidate: formState.isSubmitted,
-        shouldDirty: true,
-      });
-  };
   /** Where a frame was asked about before its client is named, it is that one that they bring. */
   const besideFrame = (changes: Partial<ShortEntry>): Partial<ShortEntry> => {
     const asked = entry.frameLabel.trim();

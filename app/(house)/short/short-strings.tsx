@@ -4,7 +4,7 @@ import { formatTicket, formatTicketConverted, type LengthSystem } from '@/core/m
 import { TickField } from '@/ui/form/bound';
 import { TextField } from '@/ui/form/field';
 import { Link } from '@/ui/link';
-import { StringAndThickness } from '../tickets/[number]/setup/string-and-thickness';
+import { StringAndThickness, stringOf } from '../tickets/[number]/setup/string-and-thickness';
 import type { ShortState } from './use-short';
 
 /** What the racket is strung with and how tight, as it was last time until somebody chooses. */
@@ -16,29 +16,18 @@ export function ShortStrings({
   readonly lengthSystem: LengthSystem;
 }) {
   if (!bed) return null;
-  const { setValue, formState } = form;
   const library = {
     strings: known,
     gone: bed.gone,
     sport: bed.frame.sport,
     lengthSystem,
   };
-  const string = (field: 'mainStringId' | 'crossStringId', gauge: 'mainGauge' | 'crossGauge') => ({
-    id: entry[field],
-    gauge: entry[gauge],
-    onString: (id: string) =>
-      setValue(field, id, { shouldDirty: true, shouldValidate: formState.isSubmitted }),
-    onGauge: (text: string) => setValue(gauge, text),
-    problem: form.field(field).problem,
-    gaugeField: form.field(gauge),
-  });
   return (
     <div className="col-span-2 grid content-start gap-x-6 gap-y-3 sm:grid-cols-[1fr_7.5rem_10rem]">
       <StringAndThickness
         label={entry.hybrid ? 'String for the mains' : 'String'}
         {...library}
-        {...string('mainStringId', 'mainGauge')}
-        supplied={entry.mainSupplied}
+        {...stringOf(form, entry, 'mains')}
       />
       <TextField
         figure
@@ -55,8 +44,7 @@ export function ShortStrings({
         <StringAndThickness
           label="String for the crosses"
           {...library}
-          {...string('crossStringId', 'crossGauge')}
-          supplied={entry.crossSupplied}
+          {...stringOf(form, entry, 'crosses')}
         />
       )}
       <div className="flex flex-wrap gap-x-8 gap-y-2 sm:col-span-3">

@@ -9,15 +9,19 @@ import { climb } from '@/core/advice/staircase';
 import { jobPrice, toPayMinor, type HousePrices } from '@/core/counter/price';
 import { planCut } from '@/core/cut/plan';
 import { isHybrid } from '@/core/strings/job-string';
-import { parseGauge } from '@/core/measure/gauge';
 import { stringPrice } from '@/core/measure/money';
 import { parseTicketTension } from '@/core/measure/parsing';
 import type { WallTime } from '@/core/measure/promised-time';
 import type { LengthSystem } from '@/core/measure/units';
-import type { StringRow } from '@/db/strings';
 import { isSettled, useAnswer } from '@/ui/form/use-found';
 import { useKeptForm } from '@/ui/form/use-kept-form';
 import { onTape } from '../tickets/[number]/cut/on-tape';
+import {
+  chosenStrings,
+  jobString,
+  type ChosenString,
+  type ChosenStrings,
+} from '../tickets/[number]/setup/chosen-strings';
 import {
   NO_STRINGS,
   sameStrings,
@@ -54,40 +58,11 @@ export interface ShortOf {
   readonly prices: HousePrices & { readonly labourMinor: number; readonly locale: string };
 }
 
-interface Chosen {
-  readonly string: StringRow;
-  readonly gaugeMm: number;
-  readonly supplied: boolean;
-}
-
-const asJob = ({ string, gaugeMm, supplied }: Chosen) => ({
-  name: string.name,
-  family: string.family,
-  shape: string.shape,
-  gaugeMm,
-  suppliedByClient: supplied,
-  setMm: string.setMm,
-  stretch: string.stretch,
-  setPriceMinor: string.setPriceMinor,
+/** With its price, for what the job costs. */
+const pricedString = (chosen: ChosenString) => ({
+  ...jobString(chosen),
+  setPriceMinor: chosen.string.setPriceMinor,
 });
-
-/** The two strings of an entry, where both are chosen. */
-function chosenOf(
-  entry: StringsEntry,
-  known: readonly StringRow[],
-  { sport }: { readonly sport: StringRow['sport'] },
-): { readonly mains: Chosen; readonly crosses: Chosen } | undefined {
-  const one = (id: string, gauge: string, supplied: boolean): Chosen | undefined => {
-    const string = known.find((each) => each.id === id);
-    const thickness = parseGauge(gauge, sport);
-    return string && thickness.ok ? { string, gaugeMm: thickness.value, supplied } : undefined;
-  };
-  const mains = one(entry.mainStringId, entry.mainGauge, entry.mainSupplied);
-  const crosses = entry.hybrid
-    ? one(entry.crossStringId, entry.crossGauge, entry.crossSupplied)
-    : mains;
-  return mains && crosses && { mains, crosses };
-}
 
 /** What follows from a bed and the strings that are chosen for it: tension, cut, lengths and price. */
 function workedOut(
@@ -104,7 +79,7 @@ function workedOut(
     assumptions,
     cut,
   }: BedToString,
-  { mains, crosses }: NonNullable<ReturnType<typeof chosenOf>>,
+  { mains, crosses }: ChosenStrings,
   typedTension: string,
   { lengthSystem, prices }: Pick<ShortOf, 'lengthSystem' | 'prices'>,
 ) {
@@ -114,7 +89,7 @@ function workedOut(
   const typed =
     typedTension.trim() === '' ? undefined : parseTicketTension(typedTension, frame.sport, unit);
   const tension = typed === undefined ? advised : typed.ok ? typed.value : undefined;
-  const strings = { mains: asJob(mains), crosses: asJob(crosses) };
+  const strings = { mains: pricedString(mains), crosses: pricedString(crosses) };
   const { choice, cutFrom } = usualCut(bed, cut, isHybrid(strings));
   const plan = planCut(
     bed,
@@ -127,7 +102,7 @@ function workedOut(
     learnt,
     house,
   );
-  const priceOf = ({ string, supplied }: Chosen) => ({
+  const priceOf = ({ string, supplied }: ChosenString) => ({
     setMinor: string.setPriceMinor,
     suppliedByClient: supplied,
   });
@@ -185,8 +160,11 @@ export function useShort(of: ShortOf) {
   const { racketId, frameId, clientId, again } = entry;
 
   const asked = `${racketId} ${frameId} ${clientId}`;
+  // What the page came with is known.
+  const [first] = useState(asked);
   const answer = useAnswer(
     async () => {
+      if (asked === first) return of.bed ? [of.bed] : [];
       if (!racketId && !frameId) return [];
       const found = await bedOf(workshopId, {
         racketId,
@@ -215,8 +193,14 @@ export function useShort(of: ShortOf) {
   }, [bed, filled, getValues, setValue]);
 
   const known = useMemo(() => [...(bed?.strings ?? []), ...(bed?.gone ?? [])], [bed]);
-  const chosen = bed && chosenOf(entry, known, bed.frame);
-  const result = bed && chosen && workedOut(bed, chosen, entry.tension, of);
+  const { lengthSystem, prices } = of;
+  // Typing a name changes nothing of it.
+  const strings = JSON.stringify(stringsIn(entry));
+  const result = useMemo(() => {
+    const typed = JSON.parse(strings) as StringsEntry;
+    const chosen = bed && chosenStrings(typed, known, bed.frame.sport);
+    return bed && chosen && workedOut(bed, chosen, typed.tension, { lengthSystem, prices });
+  }, [bed, known, strings, lengthSystem, prices]);
   return {
     form,
     entry,

@@ -42,21 +42,9 @@ export function TakeInForm({ name, workshopId, initial, now }: TakeInFormProps) 
     initial,
     save: (entry) => takeIn(workshopId, entry),
   });
-  const { control, setValue, formState } = form;
+  const { control, formState, problem, set } = form;
   const entry = useWatch({ control }) as TakeInEntry;
   const { clientId, clientName, newClient, racketId, promised, more, alike } = entry;
-  const problem = (field: keyof TakeInEntry) => {
-    const found = formState.errors[field];
-    return found && 'message' in found ? (found.message as string | undefined) : undefined;
-  };
-  const set = (values: Partial<TakeInEntry>) => {
-    for (const [field, value] of Object.entries(values))
-      setValue(field as keyof TakeInEntry, value, {
-        shouldValidate: formState.isSubmitted,
-        shouldDirty: true,
-      });
-  };
-
   const found = useClients(workshopId, { clientId, clientName });
   const { rackets } = found;
 
@@ -105,13 +93,13 @@ export function TakeInForm({ name, workshopId, initial, now }: TakeInFormProps) 
                 workshopId={workshopId}
                 known={rackets}
                 value={value}
-                onChange={(changes) => {
-                  for (const [field, next] of Object.entries(changes))
-                    setValue(`more.${i}.${field as 'mark'}`, next, {
-                      shouldDirty: true,
-                      shouldValidate: formState.isSubmitted,
-                    });
-                }}
+                onChange={(changes) =>
+                  set({
+                    more: form
+                      .getValues('more')
+                      .map((each, at) => (at === i ? { ...each, ...changes } : each)),
+                  })
+                }
                 problems={{
                   racketId: wrong?.racketId?.message,
                   frameLabel: wrong?.frameLabel?.message,

@@ -6,7 +6,7 @@ import { routeId } from '@/app/route-id';
 import { studied } from '@/app/studied';
 import { USUAL_MACHINE } from '@/core/house/machine';
 import { printedRange } from '@/core/frame/frame';
-import { crossesStep, USUAL_HOUSE } from '@/core/house/house-rules';
+import { crossesStep, rulesOf } from '@/core/house/house-rules';
 import { usualChoice } from '@/core/cut/methods';
 import { pathThrough } from '@/core/path/path';
 import { benchSequence } from '@/core/bench/sequence';
@@ -26,7 +26,7 @@ export default async function PracticeOnFrame({ params }: PageProps<'/practice/[
   const unit = workshop.tensionUnit;
   const range = printedRange(frame.spec);
   const n = roundToTicketStep(range ? (range.minN + range.maxN) / 2 : UNKNOWN_N, unit);
-  const custom = workshop.houseRules ?? USUAL_HOUSE;
+  const custom = rulesOf(workshop);
   const crosses = crossesStep(custom, frame.spec.sport);
   const tension = {
     mainN: roundToTicketStep(n + crosses.mainN, unit),

@@ -4,7 +4,8 @@ import type { Role } from '@/core/house/role-rights';
 import { studyFrame } from '@/core/frame/bed';
 import { frameSpec } from '@/core/testing/frame-spec';
 import { stationsFor, stationsOf } from './stations';
-import { usualCutSource, type OpenTicket, type Setup } from './ticket';
+import type { ChosenStrings } from './setup/chosen-strings';
+import { usualCutSource, type OpenTicket } from './ticket';
 
 const piece = (name: string, gaugeMm = 1.25) => ({
   string: { name, family: 'monofilament' },
@@ -12,7 +13,7 @@ const piece = (name: string, gaugeMm = 1.25) => ({
   supplied: false,
 });
 const setup = (mains = piece('Lull'), crosses = piece('Lull')) =>
-  ({ mains, crosses, tension: { mainN: 230, crossN: 230, unit: 'kg' } }) as Setup;
+  ({ mains, crosses }) as ChosenStrings;
 
 function open(changes: {
   study?: boolean;

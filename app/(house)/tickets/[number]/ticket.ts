@@ -8,36 +8,25 @@ import { stopsTicket } from '@/core/counter/inspection';
 import { lastJobOf } from '@/core/record/last-job';
 import type { LastJob } from '@/core/advice/rule';
 import type { Bed, Study } from '@/core/frame/bed';
-import { USUAL_HOUSE, type HouseRules } from '@/core/house/house-rules';
+import { rulesOf, type HouseRules } from '@/core/house/house-rules';
 import { learnFrom } from '@/core/cut/learning';
-import type { CutAssumptions } from '@/core/cut/lengths';
+import { assumedOn, type CutAssumptions } from '@/core/cut/lengths';
 import { stringingMachine, USUAL_MACHINE } from '@/core/house/machine';
 import { methodProblem } from '@/core/cut/methods';
 import type { PathChoice } from '@/core/path/path';
 import type { CutSourceKind, Learnt } from '@/core/cut/plan';
 import { wallTime } from '@/core/measure/promised-time';
 import { jobOf, type Job } from '@/core/bench/job';
-import { isHybrid, type JobString } from '@/core/strings/job-string';
 import type { TicketTension, TensionUnit } from '@/core/measure/units';
 import type { Client } from '@/db/clients';
 import type { Frame } from '@/db/frames';
 import type { Machine } from '@/db/machines';
-import type { StringRow } from '@/db/strings';
 import type { Sport } from '@/core/terms/sport';
 import type { ListedTicket } from '@/db/tickets';
 import { type Workshop } from '@/db/workshop';
+import { isHybridSetup, jobString, type ChosenStrings } from './setup/chosen-strings';
 
-export interface Setup {
-  readonly mains: {
-    readonly string: StringRow;
-    readonly gaugeMm: number;
-    readonly supplied: boolean;
-  };
-  readonly crosses: {
-    readonly string: StringRow;
-    readonly gaugeMm: number;
-    readonly supplied: boolean;
-  };
+interface Setup extends ChosenStrings {
   readonly tension: TicketTension;
 }
 
@@ -121,9 +110,7 @@ const findTicket = cache(async (number: number): Promise<FoundTicket | undefined
     choice,
     stepsDone,
     machine,
-    assumptions: machine
-      ? { ...workshop.cutAssumptions, gripperMm: machine.gripperMm }
-      : workshop.cutAssumptions,
+    assumptions: assumedOn(workshop.cutAssumptions, machine),
     unit: client.tensionUnit ?? workshop.tensionUnit,
   };
 });
@@ -150,17 +137,6 @@ function plannedChoice(ticket: ListedTicket, bed: Bed, hybrid: boolean): PathCho
   if (!method || !shortSide || !crossStart || methodProblem(bed, method, hybrid)) return undefined;
   return { method, shortSide, crossStart };
 }
-
-/** A chosen string as it goes into a job. */
-export const jobString = ({ string, gaugeMm, supplied }: Setup['mains']): JobString => ({
-  name: string.name,
-  family: string.family,
-  shape: string.shape,
-  gaugeMm,
-  suppliedByClient: supplied,
-  setMm: string.setMm,
-  stretch: string.stretch,
-});
 
 /** Every station of a ticket, the shelf and the bench ask for the same job. */
 const settledJob = workedOutOnce(40, jobOf);
@@ -217,12 +193,8 @@ export async function lastJobOn(racketId: string, ticket?: number): Promise<Last
 export const houseOf = (
   { ticket, workshop }: Pick<OpenTicket, 'ticket' | 'workshop'>,
   todays: boolean,
-): HouseRules => (todays ? undefined : ticket.advice?.house) ?? workshop.houseRules ?? USUAL_HOUSE;
-
-/** Whether a setup is one; by its strings as a record keeps them. */
-export const isHybridSetup = ({ mains, crosses }: Setup): boolean =>
-  isHybrid({ mains: jobString(mains), crosses: jobString(crosses) });
+): HouseRules => (todays ? undefined : ticket.advice?.house) ?? rulesOf(workshop);
 
 /** One set serves the whole job when it is one string of one thickness; a hybrid takes half of each. */
-export const usualCutSource = (setup: Setup): CutSourceKind =>
+export const usualCutSource = (setup: ChosenStrings): CutSourceKind =>
   isHybridSetup(setup) ? 'two half sets' : 'one set';

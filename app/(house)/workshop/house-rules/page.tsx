@@ -3,7 +3,7 @@ import { Seen } from '@/ui/form/only-seen';
 import { openFor } from '@/app/identity/at-work';
 import type { Metadata } from 'next';
 import { Link } from '@/ui/link';
-import { USUAL_HOUSE } from '@/core/house/house-rules';
+import { rulesOf } from '@/core/house/house-rules';
 import { saveHouseRules } from '../actions';
 import { houseEntryOf } from './house-entry';
 import { HouseForm } from '@/app/(house)/when-used';
@@ -15,7 +15,7 @@ export default async function HouseRulesPage({ searchParams }: PageProps<'/works
   const asked = (await searchParams).frame;
   const all = await frames.all();
   const frame = all.find(({ id }) => id === asked);
-  const house = workshop.houseRules ?? USUAL_HOUSE;
+  const house = rulesOf(workshop);
   return (
     <main className="px-6 py-6">
       <h1 className="figure text-4xl">House rules</h1>

@@ -5,7 +5,7 @@ import { routeId } from '@/app/route-id';
 import { loadTrust } from '@/app/(house)/tickets/[number]/load/hoop-of';
 import { questionOf } from '@/core/bench/job';
 import { studied } from '@/app/studied';
-import { USUAL_HOUSE } from '@/core/house/house-rules';
+import { rulesOf } from '@/core/house/house-rules';
 import { usualJobOn } from '@/core/load/usual-job';
 import { stringInWay } from '@/core/load/ways';
 import { Cautions } from '@/ui/cautions';
@@ -21,7 +21,7 @@ export default async function FrameUnderLoadPage({ params }: PageProps<'/frames/
   const frame = await frames.get(routeId((await params).id));
   if (!frame) notFound();
   const { bed } = studied(frame.spec);
-  const job = bed && usualJobOn(bed, workshop.houseRules ?? USUAL_HOUSE);
+  const job = bed && usualJobOn(bed, rulesOf(workshop));
   const strung = job && stringInWay(job, 'as planned', frame.hoopFactor ?? 1);
   return (
     <main className="px-6 py-6">

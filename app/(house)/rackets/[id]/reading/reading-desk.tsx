@@ -58,10 +58,8 @@ export function ReadingDesk({ name, spec, setHz, save }: ReadingDeskProps) {
   const seen = asFarAsRead(entry) ?? NOTHING_SEEN;
   const press = (key: string) => {
     const now = form.getValues();
-    for (const [field, value] of Object.entries(pressed(now, mode, key)))
-      form.setValue(field as 'knots', value as SeenEntry['knots'], { shouldDirty: true });
-    if (!now.looked.includes(mode))
-      form.setValue('looked', [...now.looked, mode], { shouldDirty: true });
+    form.set(pressed(now, mode, key));
+    if (!now.looked.includes(mode)) form.set({ looked: [...now.looked, mode] });
   };
   const ask = <T extends string>(
     field: 'crossTowards' | 'mainTowards' | 'looseCrosses' | 'marks' | 'notches' | 'runs',
@@ -132,10 +130,7 @@ export function ReadingDesk({ name, spec, setHz, save }: ReadingDeskProps) {
             )}
             <PhotoBow
               bed={bed}
-              onBow={({ towards, mm }) => {
-                form.setValue('crossTowards', towards, { shouldDirty: true });
-                form.setValue('crossMm', String(mm), { shouldDirty: true });
-              }}
+              onBow={({ towards, mm }) => form.set({ crossTowards: towards, crossMm: String(mm) })}
             />
             {ask(
               'mainTowards',

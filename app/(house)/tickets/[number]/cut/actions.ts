@@ -2,7 +2,8 @@
 
 import { action, entryOf, rowVersion, ticketNumber } from '@/app/action';
 import { answerTo, misread, refused } from '@/app/answers';
-import { isHybridSetup, ticketAt } from '../ticket';
+import { isHybridSetup } from '../setup/chosen-strings';
+import { ticketAt } from '../ticket';
 import { cutSchema, type CutEntry } from './cut-entry';
 
 export const saveCut = action(

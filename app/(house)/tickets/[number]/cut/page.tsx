@@ -3,14 +3,8 @@ import { forTicket, sourceFor, type ForTicket } from '@/app/(house)/shelf/cut-ti
 import { usualChoice } from '@/core/cut/methods';
 import { planCut } from '@/core/cut/plan';
 import { formatStringLength, type LengthSystem } from '@/core/measure/units';
-import {
-  houseOf,
-  isHybridSetup,
-  jobString,
-  learntFor,
-  openTicket,
-  usualCutSource,
-} from '../ticket';
+import { isHybridSetup, jobString } from '../setup/chosen-strings';
+import { houseOf, learntFor, openTicket, usualCutSource } from '../ticket';
 import { Link } from '@/ui/link';
 import { Waits } from '../waits';
 import { saveCut } from './actions';

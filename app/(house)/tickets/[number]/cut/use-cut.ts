@@ -2,7 +2,7 @@
 
 import { useMemo } from 'react';
 import { useWatch } from 'react-hook-form';
-import type { CutAssumptions } from '@/core/cut/lengths';
+import { assumedOn, type CutAssumptions } from '@/core/cut/lengths';
 import { compareMethods, type MethodPreference } from '@/core/cut/methods';
 import { planCut, type Learnt, type PlannedString } from '@/core/cut/plan';
 import type { Bed } from '@/core/frame/bed';
@@ -76,10 +76,7 @@ export function useCut({
   // A house with one machine strings on that.
   const only = machines.length === 1 ? machines[0] : undefined;
   const machine = machines.find(({ id }) => id === machineId) ?? only;
-  const assumptions = useMemo(
-    () => (machine ? { ...house, gripperMm: machine.gripperMm } : house),
-    [house, machine],
-  );
+  const assumptions = useMemo(() => assumedOn(house, machine), [house, machine]);
   const plan = useMemo(
     () =>
       planCut(

@@ -29,8 +29,7 @@ export function ExtraFields({
 }) {
   const { control, formState } = form;
   const lines = useWatch({ control, name: 'lines' });
-  const setLines = (next: InspectEntry['lines']) =>
-    form.setValue('lines', next, { shouldDirty: true, shouldValidate: formState.isSubmitted });
+  const setLines = (next: InspectEntry['lines']) => form.set({ lines: next });
   const sum = lines.reduce<number | undefined>((all, { quantity, unit }) => {
     const read = parseMoney(currency)(unit);
     return all === undefined || !read.ok ? undefined : all + Number(quantity || 0) * read.value;

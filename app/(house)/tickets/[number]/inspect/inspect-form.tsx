@@ -72,8 +72,7 @@ export function InspectForm(props: InspectFormProps) {
   const form = useKeptForm<InspectEntry>({ name, version, schema, initial, save });
   const [flaws, grommets] = useWatch({ control: form.control, name: ['flaws', 'grommets'] });
   const cracked = flaws.includes('crack');
-  const press = (place: string) =>
-    form.setValue('grommets', pressGrommet(grommets, place), { shouldDirty: true });
+  const press = (place: string) => form.set({ grommets: pressGrommet(grommets, place) });
   return (
     <KeptForm form={form}>
       <div className="grid gap-x-12 gap-y-10 lg:grid-cols-[1.25fr_1fr]">

@@ -29,10 +29,7 @@ export function LastLookForm({ name, kept, save }: LastLookFormProps) {
   const entry = useWatch({ control: form.control }) as LookEntry;
   return (
     <KeptForm form={form}>
-      <LookFields
-        entry={entry}
-        set={(look, value) => form.setValue(look, value, { shouldDirty: true })}
-      >
+      <LookFields entry={entry} set={(look, value) => form.set({ [look]: value })}>
         <TextField
           figure
           className="max-w-56"

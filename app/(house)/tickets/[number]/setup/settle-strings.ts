@@ -13,7 +13,7 @@ import type { SetupFacts } from '@/db/tickets';
 import type { Records } from '@/db/workshop';
 import type { FormAnswer } from '@/ui/form/result';
 import { crossesEndOf } from '../load/hoop-of';
-import type { Setup } from '../ticket';
+import type { ChosenStrings } from './chosen-strings';
 import type { ReadStrings } from './strings-entry';
 
 interface SettledOn {
@@ -33,8 +33,7 @@ interface SettledOn {
 }
 
 type Settled =
-  | { readonly facts: SetupFacts; readonly strings: Pick<Setup, 'mains' | 'crosses'> }
-  | { readonly answer: FormAnswer };
+  { readonly facts: SetupFacts; readonly strings: ChosenStrings } | { readonly answer: FormAnswer };
 
 const wrong = (field: string, problem: string): Settled => ({
   answer: { ok: false, problems: { [field]: problem } },

@@ -7,6 +7,7 @@ import { formatStringLength, type LengthSystem } from '@/core/measure/units';
 import type { Sport } from '@/core/terms/sport';
 import { TextField } from '@/ui/form/field';
 import { ListPicker } from '@/ui/form/list-picker';
+import type { StringsEntry } from './strings-entry';
 
 interface StringAndThicknessProps {
   readonly label: string;
@@ -25,6 +26,38 @@ interface StringAndThicknessProps {
   readonly problem: string | undefined;
   readonly gaugeField: Omit<Parameters<typeof TextField>[0], 'label'>;
   readonly children?: ReactNode;
+}
+
+/** Of a form that chooses the strings of a bed. */
+interface StringsForm {
+  readonly set: (values: Partial<StringsEntry>) => void;
+  readonly problem: (name: 'mainStringId' | 'crossStringId') => string | undefined;
+  readonly field: (
+    name: 'mainGauge' | 'crossGauge',
+  ) => Omit<Parameters<typeof TextField>[0], 'label'>;
+}
+
+const PLACES = {
+  mains: { id: 'mainStringId', gauge: 'mainGauge', supplied: 'mainSupplied' },
+  crosses: { id: 'crossStringId', gauge: 'crossGauge', supplied: 'crossSupplied' },
+} as const;
+
+/** What the fields of the mains, or of the crosses, take of a form. */
+export function stringOf(
+  { set, problem, field }: StringsForm,
+  entry: StringsEntry,
+  place: keyof typeof PLACES,
+) {
+  const { id, gauge, supplied } = PLACES[place];
+  return {
+    id: entry[id],
+    gauge: entry[gauge],
+    supplied: entry[supplied],
+    onString: (next: string) => set({ [id]: next }),
+    onGauge: (next: string) => set({ [gauge]: next }),
+    problem: problem(id),
+    gaugeField: field(gauge),
+  };
 }
 
 /** What lies there of it; nothing where no shelf is kept or the client brought it. */

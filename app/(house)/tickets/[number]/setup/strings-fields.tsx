@@ -7,7 +7,7 @@ import type { Sport } from '@/core/terms/sport';
 import { TickField } from '@/ui/form/bound';
 import type { KeptForm } from '@/ui/form/use-kept-form';
 import type { SetupEntry } from './setup-entry';
-import { StringAndThickness } from './string-and-thickness';
+import { StringAndThickness, stringOf } from './string-and-thickness';
 
 interface StringsFieldsProps {
   readonly form: KeptForm<SetupEntry>;
@@ -23,23 +23,12 @@ interface StringsFieldsProps {
 
 /** The strings of the job, taken from a setup or by hand. */
 export function StringsFields({ form, entry, number, ...library }: StringsFieldsProps) {
-  const { setValue, formState } = form;
-  const string = (field: 'mainStringId' | 'crossStringId', gauge: 'mainGauge' | 'crossGauge') => ({
-    id: entry[field],
-    gauge: entry[gauge],
-    onString: (id: string) =>
-      setValue(field, id, { shouldDirty: true, shouldValidate: formState.isSubmitted }),
-    onGauge: (text: string) => setValue(gauge, text),
-    problem: form.field(field).problem,
-    gaugeField: form.field(gauge),
-  });
   return (
     <div className="grid content-start gap-x-5 gap-y-3 sm:grid-cols-[1fr_9rem]">
       <StringAndThickness
         label="String for the mains"
         {...library}
-        {...string('mainStringId', 'mainGauge')}
-        supplied={entry.mainSupplied}
+        {...stringOf(form, entry, 'mains')}
       >
         <Link href={`/strings/new?ticket=${number}`} className="underline">
           Not in the library?
@@ -54,8 +43,7 @@ export function StringsFields({ form, entry, number, ...library }: StringsFields
           <StringAndThickness
             label="String for the crosses"
             {...library}
-            {...string('crossStringId', 'crossGauge')}
-            supplied={entry.crossSupplied}
+            {...stringOf(form, entry, 'crosses')}
           />
           <TickField
             control={form.control}

@@ -12,12 +12,12 @@ import { climb } from '@/core/advice/staircase';
 import { SILENT, talkWords } from '@/core/advice/talk';
 import type { FrameSpec } from '@/core/frame/frame';
 import { sameHouse, type HouseRules } from '@/core/house/house-rules';
-import { parseGauge } from '@/core/measure/gauge';
 import { parseTicketTension } from '@/core/measure/parsing';
 import type { TensionUnit, TicketTension } from '@/core/measure/units';
 import type { FormAnswer } from '@/ui/form/result';
 import { useKeptForm } from '@/ui/form/use-kept-form';
 import type { StrungBefore } from '@/ui/history-chart';
+import { chosenStrings } from './chosen-strings';
 import { setupSchema, type SetupEntry } from './setup-entry';
 import { talkEntrySchema } from './talk-entry';
 
@@ -67,7 +67,7 @@ export function useSetup({
   const schema = useMemo(() => setupSchema(sport, unit), [sport, unit]);
   const talkSchema = useMemo(() => talkEntrySchema(sport, unit), [sport, unit]);
   const form = useKeptForm<SetupEntry>({ name, version, schema, initial, save });
-  const { control, setValue } = form;
+  const { control } = form;
   const entry = useWatch({ control }) as SetupEntry;
   const [taken, setTaken] = useState<string>();
   const foot = useRef<HTMLDivElement>(null);
@@ -93,17 +93,11 @@ export function useSetup({
   });
 
   const known = [...strings, ...gone];
-  const chosen = (id: string, gauge: string) => {
-    const string = known.find((each) => each.id === id);
-    const thickness = parseGauge(gauge, sport);
-    return string && thickness.ok ? { string, gaugeMm: thickness.value } : undefined;
-  };
-  const mains = chosen(entry.mainStringId, entry.mainGauge);
-  const crosses = entry.hybrid ? chosen(entry.crossStringId, entry.crossGauge) : mains;
-  const strung = mains && crosses ? strungFrom({ mains, crosses }) : proposals[0]?.strung;
+  const chosen = chosenStrings(entry, known, sport);
+  const ofChosen = chosen && strungFrom(chosen);
+  const strung = ofChosen ?? proposals[0]?.strung;
   const staircase = strung && climb(about, strung, unit, switched);
-  const against =
-    mains && crosses ? spokenAgainst(reasonsFor(strungFrom({ mains, crosses }), about)) : [];
+  const against = ofChosen ? spokenAgainst(reasonsFor(ofChosen, about)) : [];
   const typed =
     entry.tension.trim() === '' ? undefined : parseTicketTension(entry.tension, sport, unit);
   const pulled = typed === undefined ? staircase?.ticket : typed.ok ? typed.value : undefined;
@@ -113,16 +107,14 @@ export function useSetup({
     if (!forMains || !forCrosses) return;
     const hybrid =
       forMains.string.id !== forCrosses.string.id || forMains.gaugeMm !== forCrosses.gaugeMm;
-    const facts = {
+    form.set({
       mainStringId: forMains.string.id,
       mainGauge: forMains.gaugeMm.toFixed(2),
       hybrid,
       crossStringId: hybrid ? forCrosses.string.id : '',
       crossGauge: hybrid ? forCrosses.gaugeMm.toFixed(2) : '',
       tension: '',
-    } as const;
-    for (const field of Object.keys(facts) as (keyof typeof facts)[])
-      setValue(field, facts[field], { shouldDirty: true });
+    });
     setTaken(kind.name);
     setAsking(false);
     // What is not advised asks for a word first.
@@ -154,7 +146,7 @@ export function useSetup({
     against,
     staircase,
     strung,
-    stringsChosen: mains !== undefined,
+    stringsChosen: chosen !== undefined,
     typed,
     pulled,
   };

@@ -18,7 +18,7 @@ interface WhyFiguresProps {
 /** Step by step, what the figures rest on; what conflicts, what is worth knowing, and how it was before. */
 export function WhyFigures({ setup, number, saved, unit, history }: WhyFiguresProps) {
   const { form, entry, advice, staircase, strung, stringsChosen, rulesDiffer } = setup;
-  const { control, setValue } = form;
+  const { control } = form;
   const { conflicts, tells } = advice;
   return (
     <section aria-label="Why these figures" className="min-w-0">
@@ -36,9 +36,7 @@ export function WhyFigures({ setup, number, saved, unit, history }: WhyFiguresPr
         <StaircaseView
           staircase={staircase}
           unit={unit}
-          onSwitch={(id, on) =>
-            setValue('switched', { ...entry.switched, [id]: on }, { shouldDirty: true })
-          }
+          onSwitch={(id, on) => form.set({ switched: { ...entry.switched, [id]: on } })}
         />
       )}
       {!stringsChosen && strung && (

@@ -44,7 +44,7 @@ export function BagForm(props: BagFormProps) {
     save,
     saved: () => say('The bag is in.'),
   });
-  const { control, setValue, formState, register } = form;
+  const { control, formState, register } = form;
   const { fields, append, remove } = useFieldArray({ control, name: 'lines' });
   const [lines, frameId, frameLabel] = useWatch({
     control,
@@ -54,10 +54,7 @@ export function BagForm(props: BagFormProps) {
   const isNew = lines.some(({ racketId }) => !racketId);
   const chosen = lines.map(({ racketId }) => racketId);
   const last = lines.at(-1)?.tension ?? '';
-  const setFrame = (id: string, label: string) => {
-    setValue('frameId', id, { shouldDirty: true });
-    setValue('frameLabel', label, { shouldDirty: true, shouldValidate: formState.isSubmitted });
-  };
+  const setFrame = (frameId: string, frameLabel: string) => form.set({ frameId, frameLabel });
   return (
     <KeptForm form={form} className="flex flex-col gap-3">
       {fields.map(({ id, racketId }, i) => {

@@ -41,7 +41,7 @@ export function PlayerForm(props: PlayerFormProps) {
     save,
     saved: () => say('The player is saved.'),
   });
-  const { control, setValue, formState } = form;
+  const { control, set, formState } = form;
   const [mainStringId, crossStringId] = useWatch({
     control,
     name: ['mainStringId', 'crossStringId'],
@@ -49,11 +49,10 @@ export function PlayerForm(props: PlayerFormProps) {
   const picked =
     (field: 'mainStringId' | 'crossStringId', gauge: 'mainGauge' | 'crossGauge') =>
     (value: string) => {
-      const options = { shouldDirty: true, shouldValidate: formState.isSubmitted };
-      setValue(field, value, options);
+      set({ [field]: value });
       const usual = strings.find(({ id }) => id === value)?.detail;
-      if (value === '') setValue(gauge, '', options);
-      else if (usual && !form.getValues(gauge)) setValue(gauge, usual.split(' ')[0] ?? '', options);
+      if (value === '') set({ [gauge]: '' });
+      else if (usual && !form.getValues(gauge)) set({ [gauge]: usual.split(' ')[0] ?? '' });
     };
   return (
     <KeptForm form={form} className="grid grid-cols-3 gap-4">
