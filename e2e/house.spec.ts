@@ -135,10 +135,11 @@ test('strings, clients, rackets and the workshop can be edited', async ({ page }
   await page.waitForURL(/\/rackets\/[0-9a-f-]{36}$/);
   // What is pressed before the code is there is done when it is; a reload before that leaves nothing to do it.
   await awake(page);
-  await page.getByLabel('Notes').fill('rattles');
+  const note = own('rattles');
+  await page.getByLabel('Notes').fill(note);
   await page.getByRole('button', { name: 'Save the racket' }).click();
   await page.reload();
-  await expect(page.getByLabel('Notes')).toHaveValue('rattles');
+  await expect(page.getByLabel('Notes')).toHaveValue(note);
   await page.getByRole('button', { name: 'Remove this racket' }).click();
   await expect(page.getByText(/Hand it over first|The racket is removed/)).toBeVisible();
 });

@@ -194,6 +194,38 @@ test('a press counts where it began, though the page moves under the finger', as
   await expect(page.getByRole('main').getByRole('link', { name })).toHaveCount(1);
 });
 
+test('a page that was asked for before something was saved, and comes after it, shows what was saved', async ({
+  page,
+}) => {
+  const [racket = ''] = await firstOf(page, '/rackets', /^\/rackets\/[0-9a-f-]{36}$/);
+  await page.goto(racket);
+  await awake(page);
+  // The page that is asked for anew is held until the old one has saved, and shows what it saved.
+  await page.route(`**${racket}`, async (route) => {
+    if (route.request().resourceType() !== 'document') return route.continue();
+    const response = await route.fetch();
+    await page.waitForResponse((each) => each.url().includes('_rsc='));
+    await page.waitForTimeout(1000);
+    await route.fulfill({ response });
+  });
+  const note = own('buzzes');
+  await page.getByLabel('Notes').fill(note);
+  const isSaved = page.waitForResponse((each) => each.request().method() === 'POST');
+  // A page that is about to go answers nobody but itself.
+  await page.evaluate(() => {
+    setTimeout(
+      () =>
+        [...document.querySelectorAll('button')]
+          .find(({ textContent }) => textContent === 'Save the racket')
+          ?.click(),
+      1500,
+    );
+  });
+  await page.reload();
+  await isSaved;
+  await expect(page.getByLabel('Notes')).toHaveValue(note);
+});
+
 test('what is discarded or removed comes back by one key, and the next Tab is on it', async ({
   page,
 }) => {

@@ -1,6 +1,7 @@
 /** What holds of every staircase, whatever is said and whatever school the house is of. */
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { tries } from '../testing/share';
 import { FAMILIES } from '../terms/family';
 import { HOUSE_QUESTIONS, USUAL_HOUSE } from '../house/house-rules';
 import { tensionCautions } from './tension';
@@ -119,7 +120,7 @@ describe('whatever is said', () => {
             );
         },
       ),
-      { numRuns: 400 },
+      { numRuns: tries(400, 120) },
     );
   });
 
@@ -148,7 +149,7 @@ describe('whatever is said', () => {
         expect(on.exact.mainN - off.exact.mainN).toBeCloseTo(chosen.by.mainN, 9);
         expect(on.exact.crossN - off.exact.crossN).toBeCloseTo(chosen.by.crossN, 9);
       }),
-      { numRuns: 400 },
+      { numRuns: tries(400, 120) },
     );
   });
 
@@ -183,7 +184,7 @@ describe('whatever is said', () => {
         expect(before.first).toBeLessThanOrEqual(well.first + 1e-9);
         expect(now.first).toBeLessThanOrEqual(before.first + 1e-9);
       }),
-      { numRuns: 250 },
+      { numRuns: tries(250, 80) },
     );
   });
 

@@ -8,6 +8,7 @@ import { imbalances, inOrderOf, mostAhead, sideOf } from '../path/pull-order';
 import { isMain } from '../terms/string-name';
 import { benchSequence, strungAfter } from './sequence';
 import { ticketOf } from '../testing/advice-case';
+import { tries } from '../testing/share';
 import { benchPlan, everyJob, FRAME, sequenceFor } from '../testing/bench-job';
 import { bedOf, type SpecChanges } from '../testing/frame-spec';
 import { english, message } from '../terms/words/english';
@@ -249,7 +250,7 @@ describe('every frame, method, custom and machine', () => {
         proved++;
       }
     }
-    expect(proved).toBeGreaterThan(700);
+    expect(proved).toBeGreaterThan(tries(700, 200));
     expect(refusals).toBeLessThan(proved / 6);
   });
 

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { tries } from '../testing/share';
 import { studyFrame } from './bed';
 import { checkFrame } from './contradictions';
 import { frameSpecSchema } from './frame';
@@ -135,7 +136,7 @@ describe('facts that cannot hold together', () => {
             else expect(study.problems.length).toBeGreaterThan(0);
         },
       ),
-      { numRuns: 80 },
+      { numRuns: tries(80, 30) },
     );
   });
 

@@ -10,6 +10,7 @@ import { pathThrough } from '../path/path';
 import { benchSequence, type Sequence } from '../bench/sequence';
 import { ticketOf } from './advice-case';
 import { bedOf, type SpecChanges } from './frame-spec';
+import { waysOf } from './share';
 
 export const FRAME: SpecChanges = {
   head: [7, 9],
@@ -42,12 +43,13 @@ export function sequenceFor(plan: BenchPlan): Sequence {
   return made.value;
 }
 
-/** Every frame of the library with each method that it takes. */
+/** Every frame of the library, by each method that it takes or by one of them in turn (`share.ts`). */
 export function everyJob(): readonly { name: string; method: Method; bed: Bed; plan: BenchPlan }[] {
-  return LIBRARY.flatMap(({ name, spec }) => {
+  return LIBRARY.flatMap(({ name, spec }, turn) => {
     const { bed } = studyFrame(spec);
     if (!bed) throw new Error(`${name} makes no bed.`);
-    return METHODS.filter((method) => !methodProblem(bed, method, false)).map((method) => {
+    const methods = METHODS.filter((method) => !methodProblem(bed, method, false));
+    return waysOf(methods, turn).map((method) => {
       const path = pathThrough(bed, { ...usualChoice(bed, false), method });
       return { name, method, bed, plan: { ...benchPlan(), bed, path } };
     });

@@ -149,9 +149,15 @@ export function useKeptForm<V extends FieldValues>({
   useEffect(() => {
     const draft = draftOf<V>(key);
     if (draft?.sent) {
-      // A reload overtook the answer: what was saved is newer than this page.
-      sessionStorage.removeItem(key);
-      router.refresh();
+      // What was saved stands here. A page that was asked for before that may still come after this one: its form finds
+      // what is left of the draft, and that it is the older one.
+      if (shown.version > draft.version)
+        keep(key, { version: draft.version, sent: true, initial: {}, values: {} });
+      else {
+        // A reload overtook the answer: what was saved is newer than this page.
+        sessionStorage.removeItem(key);
+        router.refresh();
+      }
     } else if (draft) {
       const isLate = draft.version !== shown.version;
       const typed = isLate ? over(shown.initial, draft) : draft.values;
