@@ -100,8 +100,6 @@ const config = [
   },
   {
     files: ['core/**/*.ts'],
-    // How much of a sweep is tried is told by the environment.
-    ignores: ['core/testing/share.ts'],
     rules: {
       'no-restricted-globals': ['error', 'window', 'document', 'fetch', 'process', 'localStorage'],
     },

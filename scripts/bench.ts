@@ -2,10 +2,11 @@
 import { exit } from 'node:process';
 
 if (process.argv[2] === 'trial') {
-  const { tryFrames, tryLedger, tryServer } = await import('./trial');
+  const { tryFrames, tryLedger, tryServer, trySweeps } = await import('./trial');
   const framesHold = tryFrames(1500);
   const ledgerHolds = tryLedger(2000);
-  exit((await tryServer(3200, 2000, 40)) && ledgerHolds && framesHold ? 0 : 1);
+  const sweepsHold = trySweeps();
+  exit((await tryServer(3200, 2000, 40)) && ledgerHolds && framesHold && sweepsHold ? 0 : 1);
 } else if (process.argv[2] === 'scale') await import('./timings/scale');
 else if (process.argv[2] === 'import') await import('./timings/import');
 else if (process.argv[2] === 'day') await import('./timings/day');

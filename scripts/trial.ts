@@ -1,11 +1,13 @@
 /** The whole of what the tests try in small: `npm run bench -- trial`. */
+import { spawnSync } from 'node:child_process';
+import { join } from 'node:path';
 import { USUAL_MACHINE } from '@/core/house/machine';
 import { frameTrial } from '@/core/testing/frame-trial';
 import { mutationTrial } from '@/core/testing/mutation-trial';
 import { fillWithDemo } from '@/db/demo/fill';
 import { ensureBuild } from './build';
 import { testDatabase } from './databases';
-import { fail, freePort } from './house';
+import { fail, freePort, ROOT } from './house';
 import { playEvil } from './evil-stringer';
 import { beHostile } from './hostile';
 import { targetAt } from './hostile-target';
@@ -35,6 +37,18 @@ export function tryFrames(count: number): boolean {
   console.log(`Frames drawn by chance: ${frames}, strung ${paths} ways, broken ${broken.length}`);
   for (const each of broken.slice(0, 20)) console.log(`  ${each}`);
   return broken.length === 0;
+}
+
+/** The sweeps of the tests over the library, of which `npm test` tries a share: whether all of each holds. */
+export function trySweeps(): boolean {
+  const vitest = join(ROOT, 'node_modules', '.bin', 'vitest');
+  const env = { ...process.env, ORTHOTENS_SWEEPS: 'whole' };
+  const { status } = spawnSync(vitest, ['run', '--project=pure', 'core', 'formats'], {
+    cwd: ROOT,
+    env,
+    stdio: 'inherit',
+  });
+  return status === 0;
 }
 
 /** A server of the trial's own, over an invented workshop that nobody minds. */

@@ -2,7 +2,10 @@
  * How much of a sweep is tried: a fixed share by `npm test`, so that it is over in minutes, and all of it by
  * `npm run bench -- trial`, which says so in the environment.
  */
-const isWhole = process.env.ORTHOTENS_SWEEPS === 'whole';
+const { process } = globalThis as {
+  readonly process?: { readonly env: Readonly<Record<string, string | undefined>> };
+};
+const isWhole = process?.env.ORTHOTENS_SWEEPS === 'whole';
 
 /** How often something is tried: as often as all of it, or as the share that is always the same. */
 export const tries = (all: number, share: number): number => (isWhole ? all : share);
