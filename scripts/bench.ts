@@ -2,6 +2,8 @@
 import { exit } from 'node:process';
 
 if (process.argv[2] === 'trial') {
+  // For the sweeps here as for those of the tests (`core/testing/share.ts`), which is read when it is loaded.
+  process.env.ORTHOTENS_SWEEPS = 'whole';
   const { tryFrames, tryLedger, tryServer, trySweeps } = await import('./trial');
   const framesHold = tryFrames(1500);
   const ledgerHolds = tryLedger(2000);

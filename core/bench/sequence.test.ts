@@ -250,7 +250,7 @@ describe('every frame, method, custom and machine', () => {
         proved++;
       }
     }
-    expect(proved).toBeGreaterThan(tries(700, 200));
+    expect(proved).toBeGreaterThan(tries(700, 280));
     expect(refusals).toBeLessThan(proved / 6);
   });
 
