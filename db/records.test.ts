@@ -272,6 +272,10 @@ describe('closing a job', () => {
     });
     expect(await bench.tickets.pastTimes('tennis')).toEqual(timed);
     expect(await bench.tickets.pastTimes('badminton')).toEqual([]);
+    expect(await bench.tickets.pastDays()).toEqual({
+      times: { tennis: timed, badminton: [], squash: [] },
+      jobs: [timed],
+    });
     expect(await (await newWorkshop(db)).tickets.pastTimes('tennis')).toEqual([]);
   });
 

@@ -120,10 +120,10 @@ describe('the shelf', () => {
     expect(await shop.shelf.cutsFor(ticket.id)).toEqual([
       { piece: 'mains again', mm: 5900, undone: false },
     ]);
-    expect(await shop.shelf.cutAmong([ticket.id, other.id])).toEqual(new Set([ticket.id]));
+    expect(await shop.shelf.cutOfOpen()).toEqual(new Set([ticket.id]));
     await inside((shelf) => shelf.undo(person, again));
     expect((await shop.shelf.cutsFor(ticket.id))[0]?.undone).toBe(true);
-    expect(await shop.shelf.cutAmong([ticket.id, other.id])).toEqual(new Set());
+    expect(await shop.shelf.cutOfOpen()).toEqual(new Set());
     expect(await shop.shelf.cutsFor(other.id)).toEqual([]);
   });
 

@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { aliasedTable, and, asc, desc, eq, exists, inArray, not, sql } from 'drizzle-orm';
+import { aliasedTable, and, asc, desc, eq, exists, inArray, isNull, not, sql } from 'drizzle-orm';
 import type { StockKind } from '@/core/shelf/cutting';
 import type { Connection } from './connection';
 import { people } from './doors-schema';
@@ -175,14 +175,14 @@ export function shelfOf(db: Connection, workshopId: string) {
         .where(and(isCut, eq(stockMoves.ticketId, ticketId)));
     },
 
-    /** Which of these tickets are cut already. */
-    async cutAmong(ticketIds: readonly string[]): Promise<ReadonlySet<string>> {
-      if (ticketIds.length === 0) return new Set();
+    /** Which of the open tickets are cut already. */
+    async cutOfOpen(): Promise<ReadonlySet<string>> {
       const rows = await db
-        .selectDistinct({ id: stockMoves.ticketId })
+        .selectDistinct({ id: tickets.id })
         .from(stockMoves)
-        .where(and(isCut, inArray(stockMoves.ticketId, [...ticketIds]), not(isUndone)));
-      return new Set(rows.flatMap(({ id }) => id ?? []));
+        .innerJoin(tickets, eq(tickets.id, stockMoves.ticketId))
+        .where(and(isCut, isNull(tickets.closedAt), isNull(tickets.withdrawnAt), not(isUndone)));
+      return new Set(rows.map(({ id }) => id));
     },
 
     /** So much of it is there, whatever was thought. Call it inside a transaction. */

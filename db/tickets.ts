@@ -1,4 +1,5 @@
 import { and, asc, desc, eq, getTableColumns, inArray, isNotNull, isNull, sql } from 'drizzle-orm';
+import { unionAll } from 'drizzle-orm/pg-core';
 import { z } from 'zod';
 import type { PriceLine } from '@/core/counter/price';
 import type { TimedPart } from '@/core/bench/times';
@@ -12,6 +13,7 @@ import {
   type JobRecord,
   type ShortPiece,
 } from '@/core/record/record';
+import type { PastDays } from '@/core/queue/day';
 import type { Sport } from '@/core/terms/sport';
 import type { LastLook } from '@/core/reading/last-look';
 import type { Connection } from './connection';
@@ -110,6 +112,9 @@ export type ListedTicket = Ticket & {
 const shortPieces = z.array(shortPieceSchema);
 
 /** As the indexes have it. */
+/** So many jobs teach a pace, and so many how far jobs spread. */
+const LATEST_OF_SPORT = 20;
+const LATEST_OF_ANY = 40;
 const LATEST = sql`${tickets.closedAt} desc nulls last`;
 
 /** The tickets and job records of one workshop. */
@@ -173,6 +178,18 @@ export function ticketsOf(db: Connection, workshopId: string) {
   const part = <T>(path: string, schema: z.ZodType<T>) =>
     sql<T>`${tickets.record} #> ${`{${path}}`}`.mapWith((stored: unknown) => schema.parse(stored));
 
+  /** What the parts of the latest jobs took at the bench, of one sport or of any. */
+  const timedOf = (sport: Sport | undefined) =>
+    db
+      .select({
+        of: sql<string>`${sport ?? ''}::text`,
+        timed: part('bench,timed', timedSchema),
+      })
+      .from(tickets)
+      .where(and(mine, sport && eq(tickets.jobSport, sport), sql`${tickets.taughtTimes}`))
+      .orderBy(LATEST)
+      .limit(sport ? LATEST_OF_SPORT : LATEST_OF_ANY);
+
   /** The pieces of a job; its record holds the parts of each besides. */
   const pieces = sql<ShortPiece[]>`${jobPieces}`.mapWith((stored: unknown) =>
     shortPieces.parse(stored),
@@ -220,15 +237,8 @@ export function ticketsOf(db: Connection, workshopId: string) {
     },
 
     /** What the parts of the latest jobs of a sport took at the bench. */
-    async pastTimes(sport: Sport, limit = 20): Promise<TimedPart[]> {
-      const rows = await db
-        .select({ timed: part('bench,timed', timedSchema) })
-        .from(tickets)
-        .where(and(mine, eq(tickets.jobSport, sport), sql`${tickets.taughtTimes}`))
-        .orderBy(LATEST)
-        .limit(limit);
-      return rows.flatMap(({ timed }) => timed);
-    },
+    pastTimes: async (sport: Sport): Promise<TimedPart[]> =>
+      (await timedOf(sport)).flatMap(({ timed }) => timed),
 
     /** What the latest jobs whose time is known brought, and what they were cut from. */
     timedJobs: (limit = 300) =>
@@ -252,15 +262,23 @@ export function ticketsOf(db: Connection, workshopId: string) {
         .orderBy(LATEST)
         .limit(limit),
 
-    /** The same, job by job and of all sports: how far whole jobs spread around what was expected. */
-    async pastJobTimes(limit = 40): Promise<readonly (readonly TimedPart[])[]> {
-      const rows = await db
-        .select({ timed: part('bench,timed', timedSchema) })
-        .from(tickets)
-        .where(and(mine, sql`${tickets.taughtTimes}`))
-        .orderBy(LATEST)
-        .limit(limit);
-      return rows.map(({ timed }) => timed);
+    /** The same of every sport, and the latest jobs of any: how far whole jobs spread around what was expected. */
+    async pastDays(): Promise<PastDays> {
+      const [tennis, badminton, squash] = [
+        timedOf('tennis'),
+        timedOf('badminton'),
+        timedOf('squash'),
+      ];
+      const rows = await unionAll(timedOf(undefined), tennis, badminton, squash);
+      const latest = (of: string) => rows.flatMap((row) => (row.of === of ? [row.timed] : []));
+      return {
+        times: {
+          tennis: latest('tennis').flat(),
+          badminton: latest('badminton').flat(),
+          squash: latest('squash').flat(),
+        },
+        jobs: latest(''),
+      };
     },
 
     /** The same, only the last few: what is open on it, and what was done before. */

@@ -5,7 +5,7 @@ import { LiveDay } from '@/ui/day/live-day';
 import { Link } from '@/ui/link';
 import { checkDue, checkWords } from '@/core/house/calibration';
 import { DayRuler } from './day/day-ruler';
-import { StringsMissing } from './day/strings-missing';
+import { shelfOfDay, StringsMissing } from './day/strings-missing';
 import { dayOf, type Day } from './day/day-of';
 import { DueSection } from './due/due-section';
 import { wallOf } from '@/core/queue/clock';
@@ -48,22 +48,23 @@ export default async function TodayPage() {
   const house = await openFor('see the day');
   const { workshop, tickets, machines, jobs, clientLinks, role } = house;
   const hands = may(role, 'hand over');
-  const [waiting, wishes] = hands
-    ? await Promise.all([jobs.uncollected(SHOWN + 1), clientLinks.openWishes(SHOWN + 1)])
-    : [[], []];
-  const now = wallTime(new Date(), workshop.timeZone);
-  const [open, day, events] = await Promise.all([
+  const [open, day, shelf, waiting, wishes, seenMachines] = await Promise.all([
     tickets.open(),
     dayOf(house, workshop),
-    may(role, 'see tickets') ? house.events.all() : [],
+    shelfOfDay(house),
+    hands ? jobs.uncollected(SHOWN + 1) : [],
+    hands ? clientLinks.openWishes(SHOWN + 1) : [],
+    may(role, 'see machines') ? machines.checked() : [],
   ]);
-  const running = events.filter(({ days }) => now.slice(0, 10) in days.days);
+  const { now } = day;
+  const running = may(role, 'see tickets')
+    ? day.events.filter(({ days }) => now.slice(0, 10) in days.days)
+    : [];
   const takenBy = new Map(day.tickets.map((ticket) => [ticket.number, ticket.takenBy]));
   const late = open.filter(({ promised }) => promised < now).length;
   const today = open.filter(
     ({ promised }) => promised >= now && promised.slice(0, 10) === now.slice(0, 10),
   ).length;
-  const seenMachines = may(role, 'see machines') ? await machines.checked() : [];
   const overdue = seenMachines.flatMap(({ id, name, checkEveryDays, checks }) =>
     (checkDue(checks, checkEveryDays, now.slice(0, 10)).inDays ?? 0) < 0
       ? [{ id, name, caution: checkWords(checks, checkEveryDays, now.slice(0, 10)) }]
@@ -111,7 +112,7 @@ export default async function TodayPage() {
         </p>
       ))}
       <LiveDay />
-      <StringsMissing records={house} open={open} now={now} />
+      <StringsMissing shelf={shelf} open={open} now={now} />
       {open.length > 0 && (
         <DayRuler day={day} tickets={open} workshopId={workshop.id} role={role} />
       )}

@@ -14,6 +14,7 @@ import { machineProblem } from '@/core/queue/suits';
 import { english } from '@/core/terms/words/english';
 import type { Result } from '@/core/terms/result';
 import type { TicketOfDay, Turn } from '@/db/benches';
+import type { WorkshopEvent } from '@/db/events';
 import type { Records, Workshop } from '@/db/workshop';
 
 /** A bench as the day shows it. */
@@ -36,6 +37,7 @@ export interface Day {
   /** Nobody has said yet when they are open. */
   readonly usual: boolean;
   readonly open: readonly QueueBench[];
+  readonly events: readonly WorkshopEvent[];
   readonly tickets: readonly TicketOfDay[];
   readonly jobs: readonly SureJob[];
   /** By the number of its ticket; a ticket that every machine suits has none. */
@@ -55,16 +57,6 @@ const usualBench = (workshop: Pick<Workshop, 'id' | 'hand'>): ShownBench => ({
   hand: workshop.hand,
   hours: { week: USUAL_WEEK, others: {} },
 });
-
-async function pastOf({ tickets }: Records): Promise<PastDays> {
-  const [tennis, badminton, squash, jobs] = await Promise.all([
-    tickets.pastTimes('tennis'),
-    tickets.pastTimes('badminton'),
-    tickets.pastTimes('squash'),
-    tickets.pastJobTimes(),
-  ]);
-  return { times: { tennis, badminton, squash }, jobs };
-}
 
 /** What clamps can do is worked out step by step. */
 const problemOf = workedOutOnce(1000, machineProblem);
@@ -92,7 +84,7 @@ export async function dayOf(records: Records, workshop: Workshop): Promise<Day> 
     records.events.all(),
     records.benches.ticketsOfDay(),
     records.benches.turns(),
-    pastOf(records),
+    records.tickets.pastDays(),
   ]);
   const now = wallTime(new Date(), workshop.timeZone);
   const benches = atEvents(
@@ -115,6 +107,7 @@ export async function dayOf(records: Records, workshop: Workshop): Promise<Day> 
     benches,
     usual: kept.length === 0,
     open,
+    events,
     tickets,
     jobs,
     unsuited,

@@ -1,4 +1,4 @@
-import { leftBy, notCutYet, stockOfLength } from '@/app/(house)/shelf/cuts-of-day';
+import { leftBy, notCut, stockOfLength } from '@/app/(house)/shelf/cuts-of-day';
 import { formatWall, type WallTime } from '@/core/measure/promised-time';
 import { missingFor } from '@/core/shelf/missing';
 import { stockKey } from '@/db/shelf';
@@ -7,19 +7,29 @@ import type { Records } from '@/db/workshop';
 import { Link } from '@/ui/link';
 
 interface StringsMissingProps {
-  readonly records: Pick<Records, 'shelf' | 'strings'>;
+  readonly shelf: ShelfOfDay;
   readonly open: readonly ListedTicket[];
   readonly now: WallTime;
 }
 
-/** Strings to order before a promise breaks; nothing where no shelf is kept. */
-export async function StringsMissing({ records, open: all, now }: StringsMissingProps) {
-  if (!(await records.shelf.isKept())) return null;
-  const [lengths, strings, open] = await Promise.all([
-    records.shelf.there(),
-    records.strings.find(''),
-    notCutYet(records, all),
+/** What the shelf holds for the day. */
+export async function shelfOfDay({ shelf, strings }: Pick<Records, 'shelf' | 'strings'>) {
+  const [isKept, lengths, known, cut] = await Promise.all([
+    shelf.isKept(),
+    shelf.there(),
+    strings.find(''),
+    shelf.cutOfOpen(),
   ]);
+  return { isKept, lengths, strings: known, cut };
+}
+
+type ShelfOfDay = Awaited<ReturnType<typeof shelfOfDay>>;
+
+/** Strings to order before a promise breaks; nothing where no shelf is kept. */
+export function StringsMissing({ shelf, open: all, now }: StringsMissingProps) {
+  const { isKept, lengths, strings, cut } = shelf;
+  if (!isKept) return null;
+  const open = notCut(all, cut);
   const named = new Map(
     strings.flatMap(({ id, name, gaugesMm, setMm }) =>
       gaugesMm.map(

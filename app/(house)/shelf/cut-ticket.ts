@@ -10,7 +10,7 @@ import { dayCuts, pieceId, type JobToCut, type ShelfLength } from '@/core/shelf/
 import type { LengthThere } from '@/db/shelf';
 import type { ListedTicket } from '@/db/tickets';
 import type { Records } from '@/db/workshop';
-import { cutsOfDay, notCutYet, piecesOf, shelfLength } from './cuts-of-day';
+import { cutsOfDay, notCut, piecesOf, shelfLength } from './cuts-of-day';
 
 type Planned = {
   readonly plan: { readonly pieces: readonly Pick<PieceRecord, 'name' | 'cutMm'>[] };
@@ -30,10 +30,14 @@ export async function forTicket(
   plan?: Planned['plan'],
 ): Promise<ForTicket | undefined> {
   const { shelf, tickets } = await openWorkshop();
-  if (!(await shelf.isKept())) return undefined;
-  const waiting = await notCutYet({ shelf }, await tickets.open());
-  if (!waiting.some((each) => each.number === number)) return undefined;
-  const there = await shelf.there();
+  const [isKept, open, cut, there] = await Promise.all([
+    shelf.isKept(),
+    tickets.open(),
+    shelf.cutOfOpen(),
+    shelf.there(),
+  ]);
+  const waiting = notCut(open, cut);
+  if (!isKept || !waiting.some((each) => each.number === number)) return undefined;
   const day = await cutsOfDay(waiting, there, plan && { number, plan });
   const nameOf = (piece: string) => piece.slice(`${number} `.length);
   const isMine = (piece: string) => piece.startsWith(`${number} `);

@@ -6,7 +6,6 @@ import type { PieceRecord } from '@/core/record/record';
 import { orderLevel, toOrder, weeklyUse } from '@/core/shelf/reorder';
 import { stockKey, type LengthThere } from '@/db/shelf';
 import type { ListedTicket } from '@/db/tickets';
-import type { Records } from '@/db/workshop';
 
 /** The string and the thickness of a length, as one key. */
 export const stockOfLength = ({ stringId, gaugeMm }: LengthThere): string =>
@@ -17,14 +16,11 @@ export const shelfLength = (length: LengthThere): ShelfLength => ({
   key: stockOfLength(length),
 });
 
-/** The open tickets for which nothing was cut yet. */
-export async function notCutYet(
-  { shelf }: Pick<Records, 'shelf'>,
+/** Of the open tickets those for which nothing was cut yet. */
+export const notCut = (
   open: readonly ListedTicket[],
-): Promise<readonly ListedTicket[]> {
-  const cut = await shelf.cutAmong(open.map(({ id }) => id));
-  return open.filter(({ id }) => !cut.has(id));
-}
+  cut: ReadonlySet<string>,
+): readonly ListedTicket[] => open.filter(({ id }) => !cut.has(id));
 
 /** What is left of some lengths together, mm, by what tells them apart. */
 export function leftBy(

@@ -18,7 +18,7 @@ import { buy, countLength, throwAway, undoMove } from './actions';
 import { BoughtForm, ShelfLengths } from '@/app/(house)/when-used';
 import {
   cutsOfDay,
-  notCutYet,
+  notCut,
   orderLines,
   piecesOf,
   shelfLength,
@@ -50,14 +50,18 @@ export default async function ShelfPage({ searchParams }: PageProps<'/shelf'>) {
   const find = searchText(asked);
   const { workshop, shelf, strings, tickets, role } = await openFor('see strings');
   const keeps = may(role, 'keep the shelf');
-  const [lengths, known, open, moves, used] = await Promise.all([
+  const seesMoney = may(role, 'see the money');
+  const [lengths, known, open, cut, moves, used, timed, paid] = await Promise.all([
     shelf.there(),
     strings.find(''),
     may(role, 'see tickets') ? tickets.open() : [],
+    shelf.cutOfOpen(),
     shelf.moves(MOVES_SHOWN),
     shelf.usedByWeek(WEEKS_LOOKED_AT),
+    seesMoney ? tickets.timedJobs() : [],
+    seesMoney ? shelf.pricePerMm() : new Map<string, number>(),
   ]);
-  const waiting = await notCutYet({ shelf }, open);
+  const waiting = notCut(open, cut);
   const { jobs, plan, leaves } = await cutsOfDay(waiting, lengths);
   const money = (minor: number) => formatMoney(minor, workshop.currency, workshop.locale);
   const length = (mm: number) => formatStringLength(mm, workshop.lengthSystem);
@@ -68,9 +72,6 @@ export default async function ShelfPage({ searchParams }: PageProps<'/shelf'>) {
   const byId = new Map(lengths.map((each) => [each.id, each]));
   const opens = new Map(stockOf(lengths.map(shelfLength)).map(({ id, price }) => [id, price]));
   const lines = orderLines(known, lengths, used).filter(({ aWeek }) => aWeek > 0);
-  const [timed, paid] = may(role, 'see the money')
-    ? await Promise.all([tickets.timedJobs(), shelf.pricePerMm()])
-    : [[], new Map<string, number>()];
   const earned = earnings(
     timed.map((job) => ({
       strings: job.mains === job.crosses ? job.mains : `${job.mains} / ${job.crosses}`,

@@ -9,9 +9,12 @@ export async function stringsToChoose(
   { strings, shelf }: Pick<Records, 'strings' | 'shelf'>,
   sport: Sport,
 ): Promise<readonly (StringRow & ShelfString)[]> {
-  const known = await strings.find('', sport);
-  if (!(await shelf.isKept())) return known;
-  const there = await shelf.there();
+  const [known, isKept, there] = await Promise.all([
+    strings.find('', sport),
+    shelf.isKept(),
+    shelf.there(),
+  ]);
+  if (!isKept) return known;
   return known.map((string) => {
     const mine = there.filter(({ stringId }) => stringId === string.id);
     const left = leftBy(mine, ({ gaugeMm }) => gaugeMm.toFixed(2));
