@@ -1,4 +1,5 @@
 import { openFor } from '@/app/identity/at-work';
+import { readTogether } from '@/app/read-together';
 import type { Metadata } from 'next';
 import { Suspense } from 'react';
 import { LiveDay } from '@/ui/day/live-day';
@@ -48,14 +49,18 @@ export default async function TodayPage() {
   const house = await openFor('see the day');
   const { workshop, tickets, machines, jobs, clientLinks, role } = house;
   const hands = may(role, 'hand over');
-  const [open, day, shelf, waiting, wishes, seenMachines] = await Promise.all([
-    tickets.open(),
-    dayOf(house, workshop),
-    shelfOfDay(house),
-    hands ? jobs.uncollected(SHOWN + 1) : [],
-    hands ? clientLinks.openWishes(SHOWN + 1) : [],
-    may(role, 'see machines') ? machines.checked() : [],
-  ]);
+  const [open, day, shelf, waiting, wishes, seenMachines] = await readTogether(
+    `Today ${workshop.id} ${workshop.version} ${role}`,
+    () =>
+      Promise.all([
+        tickets.open(),
+        dayOf(house, workshop),
+        shelfOfDay(house),
+        hands ? jobs.uncollected(SHOWN + 1) : [],
+        hands ? clientLinks.openWishes(SHOWN + 1) : [],
+        may(role, 'see machines') ? machines.checked() : [],
+      ]),
+  );
   const { now } = day;
   const running = may(role, 'see tickets')
     ? day.events.filter(({ days }) => now.slice(0, 10) in days.days)

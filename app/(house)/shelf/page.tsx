@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { Metadata } from 'next';
 import { openFor } from '@/app/identity/at-work';
+import { readTogether } from '@/app/read-together';
 import { pageNumber, searchText } from '@/app/search-text';
 import { pageOf } from '@/db/a-page';
 import { may } from '@/core/house/role-rights';
@@ -51,16 +52,20 @@ export default async function ShelfPage({ searchParams }: PageProps<'/shelf'>) {
   const { workshop, shelf, strings, tickets, role } = await openFor('see strings');
   const keeps = may(role, 'keep the shelf');
   const seesMoney = may(role, 'see the money');
-  const [lengths, known, open, cut, moves, used, timed, paid] = await Promise.all([
-    shelf.there(),
-    strings.find(''),
-    may(role, 'see tickets') ? tickets.open() : [],
-    shelf.cutOfOpen(),
-    shelf.moves(MOVES_SHOWN),
-    shelf.usedByWeek(WEEKS_LOOKED_AT),
-    seesMoney ? tickets.timedJobs() : [],
-    seesMoney ? shelf.pricePerMm() : new Map<string, number>(),
-  ]);
+  const [lengths, known, open, cut, moves, used, timed, paid] = await readTogether(
+    `Shelf ${workshop.id} ${role}`,
+    () =>
+      Promise.all([
+        shelf.there(),
+        strings.find(''),
+        may(role, 'see tickets') ? tickets.open() : [],
+        shelf.cutOfOpen(),
+        shelf.moves(MOVES_SHOWN),
+        shelf.usedByWeek(WEEKS_LOOKED_AT),
+        seesMoney ? tickets.timedJobs() : [],
+        seesMoney ? shelf.pricePerMm() : new Map<string, number>(),
+      ]),
+  );
   const waiting = notCut(open, cut);
   const { jobs, plan, leaves } = await cutsOfDay(waiting, lengths);
   const money = (minor: number) => formatMoney(minor, workshop.currency, workshop.locale);
