@@ -36,6 +36,8 @@ export const PAGES: readonly string[] = [
   '/workshops',
   '/me',
   '/practice',
+  '/guide',
+  '/guide/setup',
   '/same-feel?ticket=401',
   '/tickets/401/take-in',
   '/tickets/401/inspect',

@@ -4,6 +4,7 @@ import { openWorkshop } from '@/app/identity/at-work';
 import { Lock } from '@/app/identity/lock';
 import { may } from '@/core/house/role-rights';
 import { FindAtTheBench } from '@/ui/shell/find-at-the-bench';
+import { HelpAtTheBench } from '@/ui/shell/help-at-the-bench';
 
 export const dynamic = 'force-dynamic';
 
@@ -14,6 +15,7 @@ export default async function BenchLayout({ children }: { readonly children: Rea
     <>
       {children}
       {may(role, 'see clients') && <FindAtTheBench find={findAnything.bind(null, workshop.id)} />}
+      <HelpAtTheBench />
       <Lock />
     </>
   );

@@ -54,6 +54,7 @@ const ACTIONS: readonly (Finding & { readonly right: Right })[] = [
   { href: '/workshop/people', kind: 'go', text: 'People', right: 'change people' },
   { href: '/workshop/trail', kind: 'go', text: 'Every change', right: 'see the trail' },
   { href: '/practice', kind: 'go', text: 'Practice at the bench', right: 'practise' },
+  { href: '/guide', kind: 'go', text: 'Guide: what each page is for', right: 'see the day' },
   { href: '/same-feel', kind: 'do', text: 'Same feel on another frame', right: 'set up' },
   {
     href: '/strings/import',

@@ -7,8 +7,9 @@ import { areSingleKeysOn, takesKeys } from '../single-keys';
 import { useAwake } from '../use-awake';
 import type { Finding } from './palette';
 import { useFindKey } from './use-find-key';
+import { useHelpKey } from './use-help-key';
 import { startTypingAhead } from './typed-ahead';
-import { Palette, ShortcutHelp, useReadyAhead } from './when-opened';
+import { Palette, Help, useReadyAhead } from './when-opened';
 
 interface TopBarProps {
   readonly workshop: string;
@@ -60,11 +61,12 @@ export function TopBar({ workshop, person, places, takesIn, setsUp, actions, fin
         router.push(counter);
       }
       if (event.key === 'd') router.push('/');
-      if (event.key === '?') setOpen('help');
     };
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
   }, [router, takesIn, setsUp]);
+
+  useHelpKey(useCallback(() => setOpen('help'), []));
 
   return (
     <header className="no-print border-hair flex flex-wrap items-baseline gap-x-5 gap-y-1 border-b px-6 py-2">
@@ -102,7 +104,7 @@ export function TopBar({ workshop, person, places, takesIn, setsUp, actions, fin
         onClick={() => setOpen('help')}
         className="text-soft hover:text-ink py-1"
       >
-        Keys <kbd className="border-hair border px-1 text-xs">?</kbd>
+        Help <kbd className="border-hair border px-1 text-xs">?</kbd>
       </button>
       <Link
         href="/me"
@@ -114,7 +116,7 @@ export function TopBar({ workshop, person, places, takesIn, setsUp, actions, fin
       {find && open === 'palette' && (
         <Palette close={() => setOpen(undefined)} actions={actions} find={find} />
       )}
-      {open === 'help' && <ShortcutHelp close={() => setOpen(undefined)} />}
+      {open === 'help' && <Help close={() => setOpen(undefined)} />}
     </header>
   );
 }

@@ -6,13 +6,13 @@ import { useEffect } from 'react';
 /** What opens over a page is no part of its first load; it comes while the page stands idle. */
 const WINDOWS = {
   palette: () => import('./palette'),
-  help: () => import('./shortcut-help'),
+  help: () => import('./help'),
 };
 
 export const Palette = dynamic(() => WINDOWS.palette().then((part) => part.Palette), {
   ssr: false,
 });
-export const ShortcutHelp = dynamic(() => WINDOWS.help().then((part) => part.ShortcutHelp), {
+export const Help = dynamic(() => WINDOWS.help().then((part) => part.Help), {
   ssr: false,
 });
 
