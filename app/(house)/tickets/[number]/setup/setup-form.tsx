@@ -82,6 +82,7 @@ export function SetupForm(of: SetupOf) {
         />
         <WhyFigures
           setup={setup}
+          spec={of.bed.spec}
           number={of.number}
           saved={of.saved}
           unit={of.unit}

@@ -2,66 +2,66 @@
 
 import clsx from 'clsx';
 import { ChevronDown, ChevronRight } from 'lucide-react';
-import { scaleLinear } from 'd3-scale';
 import { useState } from 'react';
-import { byWords, CONFIDENCE_WORDS, sourceWords } from '@/core/advice/words';
+import { byWords, CONFIDENCE_WORDS, differenceWords, sourceWords } from '@/core/advice/words';
 import type { Staircase, Step } from '@/core/advice/staircase';
-import { inTensionUnit, tensionFigure, type TensionUnit } from '@/core/measure/units';
+import { printedRange, type FrameSpec } from '@/core/frame/frame';
+import type { TensionUnit, TicketTension } from '@/core/measure/units';
 import { Tick } from '@/ui/form/choice';
+import { StairFoot, stairScale, Tread, wouldMove, type StairScale } from './staircase-drawing';
 
 interface StaircaseViewProps {
   readonly staircase: Staircase;
+  readonly spec: FrameSpec;
+  readonly last: TicketTension | undefined;
+  /** The figures that will be pulled. */
+  readonly pulled: TicketTension | undefined;
   readonly unit: TensionUnit;
   /** Switches a step; nothing where there is none to answer. */
   readonly onSwitch: (id: string, on: boolean) => void;
 }
 
-const WIDTH = 190;
-const HEIGHT = 40;
-/** Below any row: a string runs on to the next one, however tall its own is. */
-const FAR = 900;
-const EDGE = 12;
-const LEAST_SPAN: Record<TensionUnit, number> = { kg: 4, lb: 8 };
-
 /** Tension runs to the right and reasons run down, so that each step is a tread to the left or right. */
-export function StaircaseView({ staircase, unit, onSwitch }: StaircaseViewProps) {
-  const { steps } = staircase;
-  const all = steps.flatMap(({ after }) => [after.mainN, after.crossN]);
-  const figure = (n: number) => tensionFigure(n, unit);
-  const [least, most] = [Math.min(...all.map(figure)), Math.max(...all.map(figure))];
-  // Wide enough that half a kilogram never looks like much.
-  const room = Math.max(0.5, (LEAST_SPAN[unit] - (most - least)) / 2);
-  const x = scaleLinear([least - room, most + room], [EDGE, WIDTH - EDGE]);
+export function StaircaseView({
+  staircase: { steps, ticket },
+  spec,
+  last,
+  pulled,
+  unit,
+  onSwitch,
+}: StaircaseViewProps) {
+  const difference = pulled && differenceWords(pulled, ticket);
+  const yours = difference ? pulled : undefined;
+  const scale = stairScale(
+    [...steps.map(({ after }) => after), ...(yours ? [yours] : [])],
+    { printed: printedRange(spec), last },
+    unit,
+  );
   return (
-    <ol aria-label="Staircase">
-      {steps.map((step, i) => (
-        <StepRow
-          key={step.id}
-          step={step}
-          before={steps[i - 1]}
-          last={i === steps.length - 1}
-          x={(n) => x(inTensionUnit(n, unit, 0.001))}
-          unit={unit}
-          onSwitch={onSwitch}
-        />
-      ))}
-      <li aria-hidden className="hidden justify-end sm:flex">
-        <svg width={WIDTH} height={16} className="mr-20">
-          {x.ticks(4).map((tick) => (
-            <text
-              key={tick}
-              x={x(tick)}
-              y={12}
-              fontSize={11}
-              textAnchor="middle"
-              className="figure fill-soft"
-            >
-              {tick}
-            </text>
-          ))}
-        </svg>
-      </li>
-    </ol>
+    <>
+      <ol aria-label="Staircase">
+        {steps.map((step, i) => (
+          <StepRow
+            key={step.id}
+            step={step}
+            before={steps[i - 1]}
+            isLast={i === steps.length - 1}
+            scale={scale}
+            onSwitch={onSwitch}
+          />
+        ))}
+        {yours && (
+          <li className={ROW}>
+            <div className={clsx(WORDS, 'pl-8')}>
+              <span className="font-medium">Yours</span>{' '}
+              <span className="label block">{difference}</span>
+            </div>
+            <Tread scale={scale} before={ticket} after={yours} end="yours" />
+          </li>
+        )}
+      </ol>
+      <StairFoot scale={scale} />
+    </>
   );
 }
 
@@ -73,25 +73,26 @@ const STATE_WORDS = {
   'already in': 'already in the last tension',
 } as const;
 
+const ROW = 'border-hair/60 relative overflow-hidden border-t sm:flex sm:items-start';
+const WORDS = 'min-h-11 min-w-0 grow py-2 text-left leading-tight';
+
 interface StepRowProps {
   readonly step: Step;
   readonly before: Step | undefined;
-  readonly last: boolean;
-  readonly x: (n: number) => number;
-  readonly unit: TensionUnit;
+  readonly isLast: boolean;
+  readonly scale: StairScale;
   readonly onSwitch: (id: string, on: boolean) => void;
 }
 
-function StepRow({ step, before, last, x, unit, onSwitch }: StepRowProps) {
+function StepRow({ step, before, isLast, scale, onSwitch }: StepRowProps) {
   const [open, setOpen] = useState(false);
   const { id, title, why, state, canSwitch, by, after } = step;
-  const figure = (n: number) => tensionFigure(n, unit);
   const counts = state.is === 'in';
   const Chevron = open ? ChevronDown : ChevronRight;
   return (
-    <li className="border-hair overflow-hidden border-t">
-      <div className="flex items-start gap-2">
-        <span className="w-6 shrink-0 pt-2">
+    <li className={ROW}>
+      <div className="flex min-w-0 grow items-start gap-2">
+        <span className="relative z-10 w-6 shrink-0 pt-2">
           {canSwitch && (
             <Tick
               label={`${title} counts`}
@@ -101,88 +102,47 @@ function StepRow({ step, before, last, x, unit, onSwitch }: StepRowProps) {
             />
           )}
         </span>
-        <button
-          type="button"
-          aria-expanded={open}
-          onClick={() => setOpen(!open)}
-          className={clsx(
-            'min-h-10 min-w-0 grow py-2 text-left leading-tight',
-            !counts && 'text-soft',
+        <div className="min-w-0 grow">
+          <button
+            type="button"
+            aria-expanded={open}
+            onClick={() => setOpen(!open)}
+            // All of the row opens it, also what is drawn.
+            className={clsx(
+              WORDS,
+              "w-full after:absolute after:inset-0 after:content-['']",
+              !counts && 'text-soft',
+            )}
+          >
+            <Chevron aria-hidden className="mr-1 inline size-4" />
+            <span className={clsx('font-medium', state.is === 'off' && 'line-through')}>
+              {title}
+            </span>{' '}
+            {before && <span className="figure whitespace-nowrap">{byWords(by, scale.unit)}</span>}
+            {!counts && <span className="label block pl-5">{STATE_WORDS[state.is]}</span>}
+          </button>
+          {open && (
+            <div className="relative z-10 pb-2 pl-5 text-sm">
+              <p>{why}</p>
+              {state.is === 'yields' && (
+                <p>It yields to {state.to}; tick it to count it all the same.</p>
+              )}
+              <p className="label">
+                {step.school && `This house: ${step.school}. `}
+                Size: {CONFIDENCE_WORDS[step.confidence]}. Rank: {step.rank}. Source:{' '}
+                {sourceWords(step.source)}.
+              </p>
+            </div>
           )}
-        >
-          <Chevron aria-hidden className="mr-1 inline size-4" />
-          <span className={clsx('font-medium', state.is === 'off' && 'line-through')}>
-            {title}
-          </span>{' '}
-          {before && <span className="figure whitespace-nowrap">{byWords(by, unit)}</span>}
-          {!counts && <span className="label block pl-5">{STATE_WORDS[state.is]}</span>}
-        </button>
-        <Tread before={before} after={after} last={last} x={x} />
-        <span className="figure w-20 shrink-0 pt-1.5 text-right text-lg whitespace-nowrap">
-          {counts ? `${figure(after.mainN)}/${figure(after.crossN)}` : ''}
-        </span>
-      </div>
-      {open && (
-        <div className="pb-2 pl-8 text-sm sm:pr-72">
-          <p className="max-w-prose">{why}</p>
-          {state.is === 'yields' && (
-            <p>It yields to {state.to}; tick it to count it all the same.</p>
-          )}
-          <p className="label">
-            {step.school && `This house: ${step.school}. `}
-            Size: {CONFIDENCE_WORDS[step.confidence]}. Rank: {step.rank}. Source:{' '}
-            {sourceWords(step.source)}.
-          </p>
         </div>
-      )}
+      </div>
+      <Tread
+        scale={scale}
+        before={before?.after}
+        after={after}
+        would={wouldMove(step)}
+        end={before ? (isLast ? 'last' : 'step') : 'start'}
+      />
     </li>
-  );
-}
-
-/** From the figures before to those after: mains a solid line, crosses a double one. */
-function Tread({
-  before,
-  after,
-  last,
-  x,
-}: {
-  readonly before: Step | undefined;
-  readonly after: Step['after'];
-  readonly last: boolean;
-  readonly x: (n: number) => number;
-}) {
-  // Beside each other, so that equal figures show as two strings.
-  const line = (string: 'mainN' | 'crossN', y: number, aside: number) => {
-    const to = x(after[string]) + aside;
-    const from = before ? x(before.after[string]) + aside : to;
-    return `M${from} ${before ? 0 : y}V${y}H${to}V${last ? y : FAR}`;
-  };
-  const crosses = line('crossN', 25, 3);
-  return (
-    <svg
-      width={WIDTH}
-      height={HEIGHT}
-      aria-hidden
-      className="hidden shrink-0 overflow-visible sm:block"
-    >
-      <path d={crosses} className="stroke-crosses fill-none" strokeWidth={4} />
-      <path d={crosses} className="stroke-paper fill-none" strokeWidth={1.6} />
-      <path d={line('mainN', 15, -3)} className="stroke-mains fill-none" strokeWidth={2.5} />
-      <rect
-        x={x(after.crossN) + 3 - 3.5}
-        y={25 - 3.5}
-        width={7}
-        height={7}
-        className="fill-paper stroke-crosses"
-        strokeWidth={1.6}
-      />
-      <circle
-        cx={x(after.mainN) - 3}
-        cy={15}
-        r={3.8}
-        className="fill-paper stroke-mains"
-        strokeWidth={1.8}
-      />
-    </svg>
   );
 }

@@ -1,4 +1,5 @@
 import { Link } from '@/ui/link';
+import type { FrameSpec } from '@/core/frame/frame';
 import type { TensionUnit } from '@/core/measure/units';
 import { TickField } from '@/ui/form/bound';
 import { HistoryChart } from '@/ui/when-used';
@@ -8,6 +9,7 @@ import type { SetupState } from './use-setup';
 
 interface WhyFiguresProps {
   readonly setup: SetupState;
+  readonly spec: FrameSpec;
   readonly number: number;
   /** There is a setup to tell the client of. */
   readonly saved: boolean;
@@ -16,8 +18,9 @@ interface WhyFiguresProps {
 }
 
 /** Step by step, what the figures rest on; what conflicts, what is worth knowing, and how it was before. */
-export function WhyFigures({ setup, number, saved, unit, history }: WhyFiguresProps) {
-  const { form, entry, advice, staircase, strung, stringsChosen, rulesDiffer } = setup;
+export function WhyFigures({ setup, spec, number, saved, unit, history }: WhyFiguresProps) {
+  const { form, entry, advice, staircase, strung, stringsChosen, rulesDiffer, last, pulled } =
+    setup;
   const { control } = form;
   const { conflicts, tells } = advice;
   return (
@@ -35,6 +38,9 @@ export function WhyFigures({ setup, number, saved, unit, history }: WhyFiguresPr
       {staircase && (
         <StaircaseView
           staircase={staircase}
+          spec={spec}
+          last={last?.tension}
+          pulled={pulled}
           unit={unit}
           onSwitch={(id, on) => form.set({ switched: { ...entry.switched, [id]: on } })}
         />
