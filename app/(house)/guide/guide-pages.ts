@@ -26,6 +26,12 @@ const marked = new Marked({
   },
 });
 
+/** Beside the place itself nobody needs its picture. */
+export async function guideBeside(place: string): Promise<GuidePage | undefined> {
+  const page = await guidePage(place);
+  return page && { ...page, html: page.html.replace(/<p><img [^>]*><\/p>/g, '') };
+}
+
 /** A page by the name of its place, the contents without one; nothing where there is no such page. */
 export async function guidePage(place: string = CONTENTS): Promise<GuidePage | undefined> {
   if (!(await readdir(join(DOCS, 'guide'))).includes(`${place}.md`)) return undefined;

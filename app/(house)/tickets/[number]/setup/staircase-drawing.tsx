@@ -93,8 +93,12 @@ export function Tread({ scale, before, after, would, end }: TreadProps) {
     would && `M${x(after[string]) + aside} ${y}H${x(after[string] + would[string]) + aside}`;
   const crosses = line('crossN', CROSSES);
   const reached = [x(after.mainN), x(after.crossN)];
-  const right = Math.max(...reached) + 14;
-  const isRoomy = right + FIGURES < WIDTH;
+  const passed = before ? [...reached, x(before.mainN), x(before.crossN)] : reached;
+  // The figures stand ahead of where it goes, so that no string runs through them.
+  const [left, right] = [Math.min(...passed) - 14, Math.max(...passed) + 14];
+  const goesLeft =
+    before !== undefined && after.mainN + after.crossN < before.mainN + before.crossN;
+  const isLeft = goesLeft ? left > FIGURES : right + FIGURES > WIDTH;
   const dash = end === 'yours' ? '5 4' : undefined;
   return (
     <svg width={WIDTH} height={HEIGHT} aria-hidden className="block shrink-0 overflow-visible">
@@ -145,10 +149,10 @@ export function Tread({ scale, before, after, would, end }: TreadProps) {
       )}
       {!would && (
         <text
-          x={isRoomy ? right : Math.min(...reached) - 14}
+          x={isLeft ? left : right}
           y={MAINS.y + 11}
           fontSize={isEnd ? 20 : 15}
-          textAnchor={isRoomy ? 'start' : 'end'}
+          textAnchor={isLeft ? 'end' : 'start'}
           className="figure fill-ink"
         >
           {tensionFigure(after.mainN, unit)}/{tensionFigure(after.crossN, unit)}

@@ -52,7 +52,7 @@ export function StaircaseView({
         ))}
         {yours && (
           <li className={ROW}>
-            <div className={clsx(WORDS, 'pl-8')}>
+            <div className={clsx(WORDS, 'max-sm:bg-paper pl-8 max-sm:relative max-sm:z-[1]')}>
               <span className="font-medium">Yours</span>{' '}
               <span className="label block">{difference}</span>
             </div>
@@ -91,7 +91,8 @@ function StepRow({ step, before, isLast, scale, onSwitch }: StepRowProps) {
   const Chevron = open ? ChevronDown : ChevronRight;
   return (
     <li className={ROW}>
-      <div className="flex min-w-0 grow items-start gap-2">
+      {/* Where it stands above its drawing, no string runs through the words. */}
+      <div className="max-sm:bg-paper flex min-w-0 grow items-start gap-2 max-sm:relative max-sm:z-[1]">
         <span className="relative z-10 w-6 shrink-0 pt-2">
           {canSwitch && (
             <Tick
