@@ -22,6 +22,15 @@ test('the talk, a setup and the way to the cut, from the keyboard', async ({ pag
 
   // The keyboard begins at the first question; each is one stop for Tab, and a digit answers it.
   await expect(page.getByRole('radio', { name: 'junior' })).toBeFocused();
+  const talk = page.getByRole('region', { name: 'The talk' });
+  const asked = talk.getByRole('radiogroup').or(talk.getByRole('group'));
+  await expect(asked).toHaveCount(5);
+  await expect(talk.getByRole('radiogroup', { name: 'Arm' })).toBeVisible();
+  // Whoever wants to say more is asked everything, from the first question that came.
+  await talk.getByRole('button', { name: 'All questions' }).press('Enter');
+  await expect(talk.getByRole('radio', { name: 'slow' })).toBeFocused();
+  await expect(asked).toHaveCount(14);
+  await page.getByRole('radio', { name: 'junior' }).focus();
   await page.keyboard.press('2');
   for (const key of ['2', '1', '1']) {
     await page.keyboard.press('Tab');
@@ -72,6 +81,7 @@ test('the talk, a setup and the way to the cut, from the keyboard', async ({ pag
 test('a step opens, is switched off, and what is typed wins and is recorded', async ({ page }) => {
   const number = await toSetup(page, FRAME);
   const figures = page.locator('#tension-understood');
+  await page.getByRole('button', { name: 'All questions' }).click();
   await page.getByLabel('Altitude (m)').fill('2000');
   // Practice: 2000 m, one kilogram more.
   await expect(figures).toContainText('25/25 kg');

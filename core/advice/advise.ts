@@ -133,7 +133,7 @@ function proposalOf(
     offers,
     reasons,
     against: spokenAgainst(reasons),
-    points: reasons.reduce((sum, { points }) => sum + points, BASE_POINTS[kind.name] ?? 0),
+    points: pointsOf(kind, reasons),
     staircase,
     firmnessN: firmness(strung, staircase.exact, sport),
     method: isHybridBed(strung) ? 'two-piece' : undefined,
@@ -163,6 +163,28 @@ const BASE_POINTS: Readonly<Record<string, number>> = {
   'all-round': 0.5,
   multifilament: 0.5,
 };
+
+const pointsOf = ({ name }: SetupKind, reasons: readonly Reason[]): number =>
+  reasons.reduce((sum, { points }) => sum + points, BASE_POINTS[name] ?? 0);
+
+/**
+ * The bed that the rules speak for most, whatever lies on the shelf.
+ *
+ * @example
+ * bestBed(usual.about).mains.family // 'multifilament'
+ */
+export function bestBed(about: AdviceCase): Strung {
+  const { sport } = about.spec;
+  const inForce = rulesInForce(about);
+  const thicker = thicknessWanted(inForce);
+  const beds = setupKinds(sport).map((kind) => {
+    const strung = strungAs(kind, sport, thicker);
+    return { strung, points: pointsOf(kind, reasonsFor(strung, about, inForce)) };
+  });
+  const [best, ...others] = beds;
+  if (!best) throw new Error(`There is no kind of setup for ${sport}.`);
+  return others.reduce((a, b) => (b.points > a.points + 1e-9 ? b : a), best).strung;
+}
 
 /**
  * Every rule that speaks for or against a bed, the weightiest first.

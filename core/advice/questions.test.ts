@@ -3,7 +3,7 @@ import { adviceCase, lastJob, type CaseChanges } from '../testing/advice-case';
 import { QUESTIONS, questionsToAsk } from './questions';
 
 const asked = (changes: CaseChanges = {}, most = 5) =>
-  questionsToAsk(adviceCase(changes), { shelf: [], labourMinor: 1800, unit: 'kg' }, most);
+  questionsToAsk(adviceCase(changes), 'kg', most);
 
 describe('what is asked first', () => {
   it('is what would move the job: the arm, how strings break, what they want; never the court', () => {
@@ -24,6 +24,10 @@ describe('what is asked first', () => {
 
   it('asks for the arm where nothing else is asked', () => {
     expect(asked({}, 1)).toEqual(['arm']);
+  });
+
+  it('asks how the last job played', () => {
+    expect(asked({ last: lastJob('monofilament', 24, 24) }, 2)).toEqual(['arm', 'faults']);
   });
 
   it('stands in the order of the counter, and all of them are asked where there is room', () => {

@@ -1,7 +1,9 @@
 /** Which questions of the talk are worth asking first: those whose answers would move this job most. */
+import type { TensionUnit } from '../measure/units';
 import type { Sport } from '../terms/sport';
-import { advise, type AdviceMeans } from './advise';
-import { STEP_N, type AdviceCase } from './rule';
+import { bestBed, reasonsFor } from './advise';
+import { STEP_N, type AdviceCase, type Strung } from './rule';
+import { climb } from './staircase';
 import { talkSchema, wantsOf, type Talk } from './talk';
 
 /** The questions that are answered by a choice, in the order in which they are asked at the counter. */
@@ -18,17 +20,17 @@ export const QUESTIONS = [
   'court',
   'season',
   'weather',
-  'asksFamily',
   'stiffness',
   'grip',
 ] as const;
 export type Question = (typeof QUESTIONS)[number];
 
-/** Pain decides before feel does: where nobody has asked, it is among the first. */
-const ALWAYS: Question = 'arm';
+/** Pain decides before feel does, and how the last job played before what one would like. Common practice, no source. */
+const isAlwaysAsked = (question: Question, { last }: Pick<AdviceCase, 'last'>): boolean =>
+  question === 'arm' || (question === 'faults' && last !== undefined);
 
-/** Another kind of setup is felt as much as a step of tension. From memory. */
-const OTHER_KIND_STEPS = 1;
+/** So much tension is worth a point of a setup. From memory. */
+const STEPS_A_POINT = 1;
 
 const { shape } = talkSchema;
 /** What each question may be answered with, as the talk would have it then. */
@@ -58,45 +60,46 @@ function isAnswered(question: Question, talk: Talk): boolean {
   return answer !== null && answer.length > 0;
 }
 
+/** How much the rules speak for a bed, in points. */
+const favour = (bed: Strung, about: AdviceCase): number =>
+  reasonsFor(bed, about).reduce((sum, { points }) => sum + points, 0);
+
 /**
- * The questions that nobody has answered yet, the ones first whose answers lie furthest apart: in steps of tension of the setup
- * that would be offered first, and in whether it would be another one. A sore arm is always among the first `most`.
- * Source: the figures of the advice itself; how much another kind counts is from memory.
+ * The questions that nobody has answered yet, those first whose answers could move the job furthest: by steps of tension of the
+ * bed that the rules speak for now, and by how much they would rather speak for another. The arm is always among
+ * the first, and how the last job played where there was one.
+ * Source: the figures of the advice itself; what a point is worth is from memory.
  *
  * @param most how many are asked
  * @returns in the order in which they are asked at the counter
  * @example
- * questionsToAsk(usual.about, { shelf: [], labourMinor: 1800, unit: 'kg' }, 3).includes('arm') // true
+ * questionsToAsk(usual.about, 'kg', 3).includes('arm') // true
  */
 export function questionsToAsk(
   about: AdviceCase,
-  means: AdviceMeans,
+  unit: TensionUnit,
   most: number,
 ): readonly Question[] {
-  const first = (talk: Talk) => advise({ ...about, talk }, means).proposals[0];
-  const now = first(about.talk);
-  const moves = (question: Question): number =>
-    Math.max(
-      0,
-      ...answersTo(question, about.talk, about.spec.sport).map((talk) => {
-        const then = first(talk);
-        if (!now || !then) return now === then ? 0 : OTHER_KIND_STEPS;
-        const [a, b] = [now.staircase.exact, then.staircase.exact];
-        const steps = Math.abs(a.mainN + a.crossN - b.mainN - b.crossN) / (2 * STEP_N);
-        return steps + (now.kind.name === then.kind.name ? 0 : OTHER_KIND_STEPS);
-      }),
-    );
-  const asked = QUESTIONS.filter((question) => !isAnswered(question, about.talk)).map(
-    (question) => ({
-      question,
-      moves: question === ALWAYS ? Infinity : moves(question),
-    }),
-  );
-  const chosen = new Set(
+  const bed = bestBed(about);
+  const now = climb(about, bed, unit).exact;
+  const moves = (talk: Talk): number => {
+    const answered = { ...about, talk };
+    const then = climb(answered, bed, unit).exact;
+    const steps = Math.abs(now.mainN + now.crossN - then.mainN - then.crossN) / (2 * STEP_N);
+    const regret = favour(bestBed(answered), answered) - favour(bed, answered);
+    return steps + STEPS_A_POINT * Math.max(0, regret);
+  };
+  const furthest = (question: Question): number =>
+    isAlwaysAsked(question, about)
+      ? Infinity
+      : Math.max(0, ...answersTo(question, about.talk, about.spec.sport).map(moves));
+  const asked = QUESTIONS.filter((question) => !isAnswered(question, about.talk));
+  const first = new Set(
     asked
+      .map((question) => ({ question, moves: furthest(question) }))
       .toSorted((a, b) => b.moves - a.moves)
       .slice(0, most)
       .map(({ question }) => question),
   );
-  return QUESTIONS.filter((question) => chosen.has(question));
+  return asked.filter((question) => first.has(question));
 }

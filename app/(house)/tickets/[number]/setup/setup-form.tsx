@@ -1,6 +1,7 @@
 'use client';
 
 import clsx from 'clsx';
+import { questionsToAsk } from '@/core/advice/questions';
 import { isOverPrint, tensionCautions } from '@/core/advice/tension';
 import { Cautions } from '@/ui/cautions';
 import { FormFoot } from '@/ui/form/form-foot';
@@ -12,6 +13,9 @@ import { TalkPanel } from './talk-panel';
 import { useSetup, type SetupOf } from './use-setup';
 import { WhyFigures } from './why-figures';
 import { WordAgainst } from './word-against';
+
+/** So many questions are asked at once; the others where somebody wants to say more. */
+const FIRST_QUESTIONS = 5;
 
 /** The judgement that clients pay for: the talk, why the figures are what they are, and what to choose from. */
 export function SetupForm(of: SetupOf) {
@@ -71,6 +75,7 @@ export function SetupForm(of: SetupOf) {
         <TalkPanel
           form={form}
           sport={sport}
+          toAsk={() => questionsToAsk(setup.about, of.unit, FIRST_QUESTIONS)}
           words={words}
           // A sentence about an answer must be in sight.
           open={asking || form.formState.errors.talk !== undefined}

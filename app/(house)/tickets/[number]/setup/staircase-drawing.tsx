@@ -65,7 +65,7 @@ function Bands({ scale: { printed, last, x } }: { readonly scale: StairScale }) 
         band(
           Math.min(x(last.mainN), x(last.crossN)) - 6,
           Math.max(x(last.mainN), x(last.crossN)) + 6,
-          'fill-mains/15',
+          'fill-edge/30',
         )}
     </>
   );
@@ -194,7 +194,7 @@ export function StairFoot({ scale }: { readonly scale: StairScale }) {
           <span>
             <span
               aria-hidden
-              className="bg-mains/15 border-mains/30 mr-1 inline-block size-3 border"
+              className="bg-edge/30 border-edge/50 mr-1 inline-block size-3 border"
             />
             last job {tensionFigure(last.mainN, unit)}/{tensionFigure(last.crossN, unit)}
           </span>

@@ -141,6 +141,7 @@ export function useSetup({
     take,
     rules,
     rulesDiffer,
+    about,
     last: about.last,
     advice: { proposals, notAdvised, conflicts, tells },
     against,
