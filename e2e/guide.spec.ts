@@ -10,7 +10,7 @@ test('? says what a page is for, also at the bench, and the guide leads from pag
   const help = page.getByRole('dialog', { name: 'Help on this page' });
   for (const [path, place, says] of [
     ['/', 'Today', 'Every open ticket, in the order of its promise.'],
-    ['/tickets/401/setup', 'Setup', 'Each step is one reason that moves the tension.'],
+    ['/tickets/401/setup', 'Setup', 'Each step is one reason that moves the tension'],
     ['/workshop/house-rules', 'House rules', 'Where good stringers differ'],
   ] as const) {
     await page.goto(path);

@@ -29,7 +29,7 @@ test('the talk, a setup and the way to the cut, from the keyboard', async ({ pag
   // Whoever wants to say more is asked everything, from the first question that came.
   await talk.getByRole('button', { name: 'All questions' }).press('Enter');
   await expect(talk.getByRole('radio', { name: 'slow' })).toBeFocused();
-  await expect(asked).toHaveCount(14);
+  await expect(asked).toHaveCount(17);
   await page.getByRole('radio', { name: 'junior' }).focus();
   await page.keyboard.press('2');
   for (const key of ['2', '1', '1']) {
