@@ -76,7 +76,7 @@ function Answers<T extends string>({
             tabIndex={stop === i ? 0 : -1}
             onFocus={() => setAt(i)}
             onClick={() => onTake(value)}
-            className="border-b-edge aria-checked:border-ink aria-checked:bg-sheet hover:border-b-ink cursor-pointer border-2 border-transparent px-1.5 py-0.5 text-sm aria-checked:font-semibold"
+            className="border-edge hover:border-ink aria-checked:border-ink aria-checked:bg-sheet ring-ink cursor-pointer border-b-2 px-2 py-0.5 text-sm ring-inset aria-checked:font-semibold aria-checked:ring-2"
           >
             {text}
           </button>
