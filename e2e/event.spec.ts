@@ -99,4 +99,33 @@ test('a tournament: a player with standing orders, a bag with tags, a match that
   await isAccessible(page);
   await page.goto(`${event}/account`);
   await expect(page.getByText('Nothing was handed over on this day.')).toBeVisible();
+
+  // An entry list comes in as a table, row by row first; a second time it adds nobody.
+  await page.goto(event);
+  await page.getByRole('link', { name: 'Players from a table' }).click();
+  const [one, two] = [own('Perran Lisk'), own('Tamsin Orle')];
+  const table = `Player;Mail;Rackets\n${player};;\n${one};perran@court.example;"2 at 24/23, every morning; 1 at 52 lb"\n${two};;a few at 24\n`;
+  const chooseTable = async (text: string) => {
+    await awake(page);
+    await page.getByLabel('Table of players').setInputFiles({
+      name: 'entries.csv',
+      mimeType: 'text/csv',
+      buffer: Buffer.from(text),
+    });
+  };
+  await chooseTable(table);
+  await expect(page.getByText('1 new, 1 here already, 1 not right')).toBeVisible();
+  await expect(page.getByRole('row', { name: /^row 4 / })).toContainText('is no order');
+  await expect(page.getByRole('row', { name: /^row 3 / })).toContainText(
+    'perran@court.example · 2 at 24/23 kg, every morning; 1 at 52/52 lb',
+  );
+  await isAccessible(page);
+  await chooseTable(table.replace('a few at 24', '1 at 25'));
+  await page.getByRole('button', { name: 'Bring 2 players in' }).click();
+  await page.waitForURL(event);
+  await expect(page.getByRole('row', { name: one })).toContainText('0 in, 2 wanted');
+  await expect(page.getByRole('row', { name: two })).toBeVisible();
+  await page.getByRole('link', { name: 'Players from a table' }).click();
+  await chooseTable(table.replace('a few at 24', '1 at 25'));
+  await expect(page.getByText('0 new, 3 here already, 0 not right')).toBeVisible();
 });

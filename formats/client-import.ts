@@ -1,14 +1,8 @@
 /** Clients out of any table: its columns are mapped by hand once, and each row is answered before anything is kept. */
 import { z } from 'zod';
-import { lineText, nameText, noteText, sameName, textIn } from '@/core/measure/typed';
-import {
-  fieldsIn,
-  guessColumns,
-  tooManyCells,
-  type AnsweredRow,
-  type Mapping,
-  type Sheet,
-} from './mapped-table';
+import { lineText, nameText, noteText, textIn } from '@/core/measure/typed';
+import { guessColumns, type AnsweredRow, type Mapping, type Sheet } from './mapped-table';
+import { answerNamed } from './named-rows';
 
 export const CLIENT_FIELDS = ['name', 'contact', 'address', 'notes'] as const;
 export type ClientField = (typeof CLIENT_FIELDS)[number];
@@ -45,29 +39,12 @@ const JOINED: Readonly<Record<ClientField, string>> = {
 };
 
 /**
- * Each row with what would become of it. A name that is known, or that stood in the table before, is left out, so
- * that a table that is brought in twice changes nothing.
+ * Each row with what would become of it.
  *
  * @param known names as `sameName` has them
  */
-export function answerClients(
+export const answerClients = (
   sheet: Sheet,
   mapping: Mapping<ClientField>,
   known: ReadonlySet<string>,
-): readonly AnsweredRow<ClientRow>[] {
-  const seen = new Set(known);
-  return sheet.rows.map((cells, i): AnsweredRow<ClientRow> => {
-    const line = sheet.lines[i] ?? i + 2;
-    const fields = fieldsIn(cells, mapping, JOINED);
-    const read = clientRowSchema.safeParse(fields);
-    const { name } = fields;
-    const beyond = tooManyCells(cells, sheet);
-    if (beyond) return { line, state: 'wrong', name, why: beyond };
-    if (!read.success)
-      return { line, state: 'wrong', name, why: read.error.issues[0]?.message ?? '' };
-    const same = sameName(name);
-    if (seen.has(same)) return { line, state: 'here already', name };
-    seen.add(same);
-    return { line, state: 'new', row: read.data };
-  });
-}
+): readonly AnsweredRow<ClientRow>[] => answerNamed(sheet, mapping, JOINED, clientRowSchema, known);

@@ -3,6 +3,7 @@ import { answerClients, type ClientField } from '@/formats/client-import';
 import { framesToKeep, readFrameFile, type FrameRow } from '@/formats/frame-file';
 import { answerJobs, readJobDocuments, type JobField } from '@/formats/job-import';
 import { readSheet, type Mapping } from '@/formats/mapped-table';
+import { answerPlayers, type PlayerField, type PlayersAsked } from '@/formats/player-import';
 import { readStringTable } from '@/formats/string-table';
 
 export const PARSERS = {
@@ -10,6 +11,17 @@ export const PARSERS = {
     const sheet = readSheet(text);
     return sheet.ok
       ? { ...sheet, value: answerClients(sheet.value, mapping, new Set(known)) }
+      : sheet;
+  },
+  players(
+    text: string,
+    mapping: Mapping<PlayerField>,
+    asked: PlayersAsked,
+    known: readonly string[],
+  ) {
+    const sheet = readSheet(text);
+    return sheet.ok
+      ? { ...sheet, value: answerPlayers(sheet.value, mapping, asked, new Set(known)) }
       : sheet;
   },
   jobs(

@@ -9,6 +9,13 @@ import {
 } from '@/formats/client-import';
 import { answerJobs, guessJobs, type JobField } from '@/formats/job-import';
 import { readSheet, type AnsweredRow, type Mapping, type Sheet } from '@/formats/mapped-table';
+import {
+  answerPlayers,
+  guessPlayers,
+  type PlayerField,
+  type PlayerRow,
+  type PlayersAsked,
+} from '@/formats/player-import';
 
 /** What rows are, by kind of table: their fields, and what is known beside them. */
 export interface RowKinds {
@@ -16,6 +23,11 @@ export interface RowKinds {
     readonly field: ClientField;
     readonly row: ClientRow;
     readonly asked: Record<never, never>;
+  };
+  readonly players: {
+    readonly field: PlayerField;
+    readonly row: PlayerRow;
+    readonly asked: PlayersAsked;
   };
   readonly jobs: {
     readonly field: JobField;
@@ -64,7 +76,7 @@ const SAMPLES = 2;
 
 let open: { readonly text: string; readonly read: ReturnType<typeof readSheet> } | undefined;
 
-function answered(question: RowsQuestion, sheet: Sheet): Rows<'clients'> | Rows<'jobs'> {
+function answered(question: RowsQuestion, sheet: Sheet): { [K in RowKind]: Rows<K> }[RowKind] {
   const known = new Set(question.known);
   const of = <K extends RowKind>(
     mapping: Rows<K>['mapping'],
@@ -87,6 +99,10 @@ function answered(question: RowsQuestion, sheet: Sheet): Rows<'clients'> | Rows<
   if (question.kind === 'clients') {
     const mapping = question.mapping ?? guessClients(sheet.head);
     return of<'clients'>(mapping, 'day first', answerClients(sheet, mapping, known));
+  }
+  if (question.kind === 'players') {
+    const mapping = question.mapping ?? guessPlayers(sheet.head);
+    return of<'players'>(mapping, 'day first', answerPlayers(sheet, mapping, question, known));
   }
   const mapping = question.mapping ?? guessJobs(sheet.head);
   const [day = -1] = mapping.day;

@@ -45,6 +45,9 @@ export const LineForm = dynamic(() =>
 export const VoidForm = dynamic(() =>
   import('./jobs/[number]/amend-forms').then((part) => part.VoidForm),
 );
+export const PlayerImportForm = dynamic(() =>
+  import('./events/[id]/players/import/import-form').then((part) => part.PlayerImportForm),
+);
 export const JobImportForm = dynamic(() =>
   import('./jobs/import/import-form').then((part) => part.JobImportForm),
 );

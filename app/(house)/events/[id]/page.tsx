@@ -122,11 +122,16 @@ export default async function EventPage({ params }: PageProps<'/events/[id]'>) {
       />
       <div className="mt-8 grid gap-8 sm:grid-cols-2">
         {takes && (
-          <AddPlayer
-            workshopId={workshop.id}
-            add={addPlayer.bind(null, workshop.id, id, randomUUID())}
-            key={players.length}
-          />
+          <div>
+            <AddPlayer
+              workshopId={workshop.id}
+              add={addPlayer.bind(null, workshop.id, id, randomUUID())}
+              key={players.length}
+            />
+            <Link href={`/events/${id}/players/import`} className="mt-2 inline-block underline">
+              Players from a table
+            </Link>
+          </div>
         )}
         {arranges && players.some(({ onCourt }) => onCourt !== null && onCourt >= now) && (
           <section aria-label="Play is held up">
