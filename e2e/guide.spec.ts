@@ -24,6 +24,15 @@ test('? says what a page is for, also at the bench, and the guide leads from pag
     await expect(help).toBeHidden();
   }
 
+  // The first Tab leads past the bar, and the next one is on the page.
+  await page.goto('/shelf');
+  await awake(page);
+  await page.keyboard.press('Tab');
+  await expect(page.getByRole('link', { name: 'Skip to the page' })).toBeInViewport();
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('Tab');
+  await expect(page.getByRole('main').getByRole('link', { name: 'Strings' }).first()).toBeFocused();
+
   await page.goto('/bench/401');
   await expect(step(page)).toBeVisible();
   const before = await words(page);

@@ -89,18 +89,27 @@ const sentTo = (path: string, { workshopId, tickets: numbers }: Target): object 
           mapping: { name: [0], contact: [], address: [], notes: [] },
         },
       }
-    : path === '/jobs/import/file'
-      ? { madeFor: workshopId, message: { documents: '{}' } }
-      : path.endsWith('/import/file')
-        ? { madeFor: workshopId, message: { key: workshopId, text: 'x' } }
-        : path.endsWith('/inspect/photo')
-          ? {
-              madeFor: workshopId,
-              message: { id: workshopId, number: numbers[0], caption: '', data: 'eA==' },
-            }
-          : /^\/bench\/.*\/deeds$/.test(path)
-            ? { madeFor: workshopId, known: 0, deeds: [] }
-            : undefined;
+    : path.endsWith('/players/import/file')
+      ? {
+          madeFor: workshopId,
+          message: {
+            eventId: workshopId,
+            text: 'Name\nHostile',
+            mapping: { name: [0], contact: [], orders: [] },
+          },
+        }
+      : path === '/jobs/import/file'
+        ? { madeFor: workshopId, message: { documents: '{}' } }
+        : path.endsWith('/import/file')
+          ? { madeFor: workshopId, message: { key: workshopId, text: 'x' } }
+          : path.endsWith('/inspect/photo')
+            ? {
+                madeFor: workshopId,
+                message: { id: workshopId, number: numbers[0], caption: '', data: 'eA==' },
+              }
+            : /^\/bench\/.*\/deeds$/.test(path)
+              ? { madeFor: workshopId, known: 0, deeds: [] }
+              : undefined;
 
 async function statusOf(path: string, target: Target): Promise<number> {
   const message = sentTo(path, target);

@@ -76,6 +76,12 @@ export default async function HouseLayout({ children }: { readonly children: Rea
   if (!may(role, 'set up')) places.push(PRACTICE);
   return (
     <>
+      <a
+        href="#page"
+        className="bg-ink text-paper no-print absolute -top-20 left-0 z-40 px-4 py-2 focus:top-0"
+      >
+        Skip to the page
+      </a>
       <TopBar
         workshop={workshop.name}
         person={person.name}
@@ -90,7 +96,9 @@ export default async function HouseLayout({ children }: { readonly children: Rea
         find={may(role, 'see clients') ? findAnything.bind(null, workshop.id) : undefined}
       />
       <FocusOnMove />
-      {children}
+      <div id="page" tabIndex={-1} className="outline-none">
+        {children}
+      </div>
       <StillInHand />
       <Lock />
       <Sayings />
