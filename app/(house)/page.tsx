@@ -49,6 +49,7 @@ export default async function TodayPage() {
   const house = await openFor('see the day');
   const { workshop, tickets, machines, jobs, clientLinks, role } = house;
   const hands = may(role, 'hand over');
+  // What a workshop changes of itself makes another day, so its version stands in the key.
   const [open, day, shelf, waiting, wishes, seenMachines] = await readTogether(
     `Today ${workshop.id} ${workshop.version} ${role}`,
     () =>

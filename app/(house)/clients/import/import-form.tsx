@@ -1,10 +1,8 @@
 'use client';
 
 import { useMemo, useState } from 'react';
-import { AnsweredRows } from '@/app/(house)/brought/answered-rows';
-import { BringIn } from '@/app/(house)/brought/bring-in';
-import { Columns } from '@/app/(house)/brought/columns';
 import { KNOWN_UNHEARD, knownHere } from '@/app/(house)/brought/known-here';
+import { MappedRows } from '@/app/(house)/brought/mapped-rows';
 import { useRows } from '@/app/(house)/brought/use-rows';
 import { CLIENT_FIELDS, type ClientField } from '@/formats/client-import';
 import { textOf, type Mapping } from '@/formats/mapped-table';
@@ -60,32 +58,21 @@ export function ClientImportForm({ workshopId }: ImportFormProps) {
         </p>
       )}
       {opened && rows && (
-        <>
-          <Columns
-            fields={CLIENT_FIELDS}
-            names={NAMES}
-            head={rows.head}
-            samples={rows.samples}
-            mapping={mapping ?? rows.mapping}
-            onChange={setMapping}
-          />
-          <AnsweredRows<'clients'>
-            rows={rows}
-            reading={reading}
-            words={({ name, contact, address, notes }) => [
-              name,
-              [contact, address, notes].filter(Boolean).join(' · '),
-            ]}
-          />
-          <BringIn
-            workshopId={workshopId}
-            path="/clients/import/file"
-            message={{ text: opened.text, mapping: rows.mapping }}
-            count={reading ? 0 : rows.fresh}
-            wrong={rows.wrong}
-            what="client"
-          />
-        </>
+        <MappedRows<'clients'>
+          workshopId={workshopId}
+          fields={CLIENT_FIELDS}
+          names={NAMES}
+          rows={mapping ? { ...rows, mapping } : rows}
+          reading={reading}
+          onMapping={setMapping}
+          words={({ name, contact, address, notes }) => [
+            name,
+            [contact, address, notes].filter(Boolean).join(' · '),
+          ]}
+          path="/clients/import/file"
+          message={{ text: opened.text }}
+          what="client"
+        />
       )}
     </OpensAwake>
   );

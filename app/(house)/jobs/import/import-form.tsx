@@ -1,10 +1,9 @@
 'use client';
 
 import { useMemo, useState } from 'react';
-import { AnsweredRows } from '@/app/(house)/brought/answered-rows';
 import { BringIn } from '@/app/(house)/brought/bring-in';
-import { Columns } from '@/app/(house)/brought/columns';
 import { KNOWN_UNHEARD, knownHere } from '@/app/(house)/brought/known-here';
+import { MappedRows } from '@/app/(house)/brought/mapped-rows';
 import { useRows } from '@/app/(house)/brought/use-rows';
 import { formatMoney } from '@/core/measure/money';
 import { formatTicket, type TensionUnit } from '@/core/measure/units';
@@ -109,15 +108,18 @@ export function JobImportForm({ workshopId, currency, unit, today }: ImportFormP
         </>
       )}
       {opened && 'table' in opened && rows && (
-        <>
-          <Columns
-            fields={JOB_FIELDS}
-            names={NAMES}
-            head={rows.head}
-            samples={rows.samples}
-            mapping={mapping ?? rows.mapping}
-            onChange={setMapping}
-          />
+        <MappedRows<'jobs'>
+          workshopId={workshopId}
+          fields={JOB_FIELDS}
+          names={NAMES}
+          rows={mapping ? { ...rows, mapping } : rows}
+          reading={reading}
+          onMapping={setMapping}
+          words={words}
+          path="/jobs/import/file"
+          message={{ text: opened.table, dayOrder: rows.dayOrder }}
+          what="job"
+        >
           <div role="radiogroup" aria-label="A day in figures" className="flex gap-5">
             <span className="label">A day in figures has</span>
             {DAY_ORDERS.map((order) => (
@@ -133,16 +135,7 @@ export function JobImportForm({ workshopId, currency, unit, today }: ImportFormP
               </label>
             ))}
           </div>
-          <AnsweredRows<'jobs'> rows={rows} reading={reading} words={words} />
-          <BringIn
-            workshopId={workshopId}
-            path="/jobs/import/file"
-            message={{ text: opened.table, mapping: rows.mapping, dayOrder: rows.dayOrder }}
-            count={reading ? 0 : rows.fresh}
-            wrong={rows.wrong}
-            what="job"
-          />
-        </>
+        </MappedRows>
       )}
     </OpensAwake>
   );

@@ -1,9 +1,7 @@
 'use client';
 
 import { useMemo, useState } from 'react';
-import { AnsweredRows } from '@/app/(house)/brought/answered-rows';
-import { BringIn } from '@/app/(house)/brought/bring-in';
-import { Columns } from '@/app/(house)/brought/columns';
+import { MappedRows } from '@/app/(house)/brought/mapped-rows';
 import { useRows } from '@/app/(house)/brought/use-rows';
 import { formatOrders } from '@/core/tournament/orders';
 import { textOf, type Mapping } from '@/formats/mapped-table';
@@ -59,32 +57,21 @@ export function PlayerImportForm({
         </p>
       )}
       {text !== undefined && rows && (
-        <>
-          <Columns
-            fields={PLAYER_FIELDS}
-            names={NAMES}
-            head={rows.head}
-            samples={rows.samples}
-            mapping={mapping ?? rows.mapping}
-            onChange={setMapping}
-          />
-          <AnsweredRows<'players'>
-            rows={rows}
-            reading={reading}
-            words={({ name, contact, orders }) => [
-              name,
-              [contact, formatOrders(orders).replaceAll('\n', '; ')].filter(Boolean).join(' · '),
-            ]}
-          />
-          <BringIn
-            workshopId={workshopId}
-            path={`/events/${eventId}/players/import/file`}
-            message={{ eventId, text, mapping: rows.mapping }}
-            count={reading ? 0 : rows.fresh}
-            wrong={rows.wrong}
-            what="player"
-          />
-        </>
+        <MappedRows<'players'>
+          workshopId={workshopId}
+          fields={PLAYER_FIELDS}
+          names={NAMES}
+          rows={mapping ? { ...rows, mapping } : rows}
+          reading={reading}
+          onMapping={setMapping}
+          words={({ name, contact, orders }) => [
+            name,
+            [contact, formatOrders(orders).replaceAll('\n', '; ')].filter(Boolean).join(' · '),
+          ]}
+          path={`/events/${eventId}/players/import/file`}
+          message={{ eventId, text }}
+          what="player"
+        />
       )}
     </OpensAwake>
   );
