@@ -62,6 +62,28 @@ describe('the figure itself', () => {
   });
 });
 
+// The sentence of a refusal names its bounds: a quarter of the tension, and four times of it.
+it('finds a tension from a quarter to four times, and refuses exactly what lies beyond', () => {
+  const big = bedOf({ lengthMm: 352, widthMm: 266, mains: 14, crosses: 16 });
+  const small = bedOf({ lengthMm: 310, widthMm: 222, mains: 18, crosses: 20 });
+  const at = (kg: number) => ({ mainN: newtons(kg, 'kg'), crossN: newtons(kg, 'kg') });
+  const answered = { found: 0, soft: 0, stiff: 0 };
+  for (const kg of [1, 1.4, 1.8, 2.2, 3, 4, 5, 6, 8, 20]) {
+    for (const [from, to] of [
+      [big, small],
+      [small, big],
+    ] as const) {
+      const stiffness = bedStiffness(from, at(kg), NYLON);
+      const isTooSoft = bedStiffness(to, at(kg / 4), NYLON) > stiffness;
+      const isTooStiff = bedStiffness(to, at(kg * 4), NYLON) < stiffness;
+      const found = askSameFeel(from, at(kg), to, NYLON);
+      expect([kg, found.ok]).toEqual([kg, !isTooSoft && !isTooStiff]);
+      answered[isTooSoft ? 'soft' : isTooStiff ? 'stiff' : 'found']++;
+    }
+  }
+  expect(Math.min(...Object.values(answered))).toBeGreaterThan(1);
+});
+
 describe('the same feel on another frame', () => {
   const bed = bedOf({ lengthMm: 336, widthMm: 248 });
   const tension = { mainN: newtons(24, 'kg'), crossN: newtons(23, 'kg') };
