@@ -128,4 +128,8 @@ test('a tournament: a player with standing orders, a bag with tags, a match that
   await page.getByRole('link', { name: 'Players from a table' }).click();
   await chooseTable(table.replace('a few at 24', '1 at 25'));
   await expect(page.getByText('0 new, 3 here already, 0 not right')).toBeVisible();
+  const many = Array.from({ length: 501 }, (_, i) => `Entrant ${i}`).join('\n');
+  await chooseTable(`Player\n${many}\n`);
+  await page.getByRole('button', { name: 'Bring 501 players in' }).click();
+  await expect(sentence(page, 'at most 500 in one table. Nobody was brought in.')).toBeVisible();
 });

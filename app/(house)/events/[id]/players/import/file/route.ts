@@ -10,6 +10,8 @@ import { NEW_PLAYER } from '../../player-entry';
 
 /** After so many it is said how far it is. */
 const PIECE = 20;
+/** The workshop waits for them: no draw is so large. */
+const MOST_PLAYERS = 500;
 
 /** Clients of a workshop by their names; of those who share one, all. */
 function byName<C extends { readonly name: string }>(
@@ -39,6 +41,10 @@ export const POST = longRoute(
           readOrUndone(await parseApart('players', text, mapping, asked, here)),
         );
         const rows = read.flatMap((each) => (each.state === 'new' ? [each.row] : []));
+        if (rows.length > MOST_PLAYERS)
+          return refused(
+            `${rows.length} players are too many at once: at most ${MOST_PLAYERS} in one table. Nobody was brought in.`,
+          );
         const known = byName(await clients.all());
         for (const [i, { name, contact, orders }] of rows.entries()) {
           const [client, ...others] = known.get(sameName(name)) ?? [];
