@@ -43,6 +43,8 @@ test('? says what a page is for, also at the bench, and the guide leads from pag
       timeout: 2000,
     });
   }).toPass();
+  // There n is a note, and no racket is taken in.
+  await expect(help.getByText('take a racket in', { exact: true })).toBeHidden();
   // The window has the keys: no step is done behind it.
   await page.keyboard.press(' ');
   await page.keyboard.press('Escape');

@@ -9,5 +9,5 @@ export function HelpAtTheBench() {
   const [open, setOpen] = useState(false);
   useReadyAhead('help');
   useHelpKey(useCallback(() => setOpen(true), []));
-  return open && <Help close={() => setOpen(false)} />;
+  return open && <Help atTheBench close={() => setOpen(false)} />;
 }

@@ -10,10 +10,13 @@ import { areSingleKeysOn, turnSingleKeys } from '../single-keys';
 import { guidePlaceOf } from './guide-place';
 import { useGuide } from './use-guide';
 
-const KEYS = [
+/** Where the bar stands; the bench has keys of its own. */
+const KEYS_OF_THE_BAR = [
   ['n', 'take a racket in'],
   ['s', 'a short ticket: one racket on one page'],
   ['d', 'today’s tickets'],
+] as const;
+const KEYS = [
   ['Ctrl K', 'find anything'],
   ['?', 'help on this page'],
   ['Ctrl Enter', 'save, in any form'],
@@ -21,8 +24,13 @@ const KEYS = [
   ['arrows', 'walk the strings of a bed, or the choices of a field'],
 ] as const;
 
-/** What this page is for, and the keys that work everywhere. */
-export function Help({ close }: { readonly close: () => void }) {
+interface HelpProps {
+  readonly close: () => void;
+  readonly atTheBench?: boolean;
+}
+
+/** What this page is for, and the keys that work on every page. */
+export function Help({ close, atTheBench = false }: HelpProps) {
   const [on, setOn] = useState(areSingleKeysOn);
   const page = useGuide(guidePlaceOf(usePathname()));
   return (
@@ -44,7 +52,7 @@ export function Help({ close }: { readonly close: () => void }) {
             {page && <GuideArticle {...page} />}
             <h2 className="figure mt-6 text-2xl">Keys</h2>
             <dl className="mt-1">
-              {KEYS.map(([key, what]) => (
+              {[...(atTheBench ? [] : KEYS_OF_THE_BAR), ...KEYS].map(([key, what]) => (
                 <div key={key} className="border-hair flex items-baseline gap-4 border-t py-1.5">
                   <dt className="figure w-20 text-lg">{key}</dt>
                   <dd>{what}</dd>
