@@ -106,10 +106,13 @@ export function clientsOf(db: Connection, workshopId: string) {
       return rows.map(({ name }) => name);
     },
 
-    /** The same for a transaction that adds many: a second one waits here, and finds who came in with the first. */
-    async namesForMany(): Promise<string[]> {
+    /** The same, by their ids, for a transaction that adds many: a second one waits here, and finds who came in with the first. */
+    async namedForMany(): Promise<readonly Pick<Client, 'id' | 'name'>[]> {
       await holdWorkshop(db, workshopId);
-      return this.names();
+      return db
+        .select({ id: clients.id, name: clients.name })
+        .from(clients)
+        .where(and(mine, isNull(clients.removedAt)));
     },
 
     /** Adds many, piece by piece; what `goOn` throws undoes them. Call it inside a transaction. */

@@ -376,7 +376,7 @@ describe('clients from elsewhere', () => {
     }));
     const bring = () =>
       shop.together(async ({ clients }) => {
-        const known = new Set(await clients.namesForMany());
+        const known = new Set((await clients.namedForMany()).map(({ name }) => name));
         const fresh = rows.filter(({ name }) => !known.has(name));
         await clients.bring(fresh, async () => undefined);
         return fresh.length;

@@ -1,10 +1,7 @@
-interface GuideArticleProps {
-  readonly title: string;
-  readonly html: string;
-}
+import type { GuidePage } from './guide-page';
 
 /** A page of the guide. Its text is a file of the application, and nobody's who writes in it. */
-export function GuideArticle({ title, html }: GuideArticleProps) {
+export function GuideArticle({ title, html }: GuidePage) {
   return (
     <article className="guide">
       <h1>{title}</h1>

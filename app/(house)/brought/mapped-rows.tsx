@@ -12,6 +12,8 @@ interface MappedRowsProps<K extends RowKind> {
   readonly names: Readonly<Record<RowKinds[K]['field'], string>>;
   readonly rows: Rows<K>;
   readonly reading: boolean;
+  /** As it was chosen; nothing until somebody chose. */
+  readonly mapping: Rows<K>['mapping'] | undefined;
   readonly onMapping: (mapping: Rows<K>['mapping']) => void;
   /** What stands in bold, and what behind it. */
   readonly words: (row: RowKinds[K]['row']) => readonly [name: string, rest: string];
@@ -31,6 +33,7 @@ export function MappedRows<K extends RowKind>({
   names,
   rows,
   reading,
+  mapping: chosen,
   onMapping,
   words,
   children,
@@ -46,7 +49,7 @@ export function MappedRows<K extends RowKind>({
         names={names}
         head={head}
         samples={samples}
-        mapping={mapping}
+        mapping={chosen ?? mapping}
         onChange={onMapping}
       />
       {children}

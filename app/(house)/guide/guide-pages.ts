@@ -1,17 +1,13 @@
 /** The pages of the guide, as they stand in `docs/guide`. */
 import { readFile, readdir } from 'node:fs/promises';
 import { join } from 'node:path';
+import { cache } from 'react';
 import { Marked } from 'marked';
+import type { GuidePage } from '@/ui/guide-page';
 
 // The server runs in the folder of the application.
 const DOCS = join(process.cwd(), 'docs');
 const CONTENTS = 'README';
-
-export interface GuidePage {
-  readonly title: string;
-  /** Without its title. */
-  readonly html: string;
-}
 
 /** Links lead to pages of the application, and pictures come through it. */
 const address = (href: string): string =>
@@ -26,18 +22,18 @@ const marked = new Marked({
   },
 });
 
-/** Beside the place itself nobody needs its picture. */
-export async function guideBeside(place: string): Promise<GuidePage | undefined> {
-  const page = await guidePage(place);
-  return page && { ...page, html: page.html.replace(/<p><img [^>]*><\/p>/g, '') };
-}
-
 /** A page by the name of its place, the contents without one; nothing where there is no such page. */
-export async function guidePage(place: string = CONTENTS): Promise<GuidePage | undefined> {
+export const guidePage = cache(async (place: string = CONTENTS): Promise<GuidePage | undefined> => {
   if (!(await readdir(join(DOCS, 'guide'))).includes(`${place}.md`)) return undefined;
   const text = await readFile(join(DOCS, 'guide', `${place}.md`), 'utf8');
   const [, title = '', body = ''] = /^# (.*)\n([^]*)$/.exec(text) ?? [];
   return { title, html: await marked.parse(body) };
+});
+
+/** Beside the place itself nobody needs its picture. */
+export async function guideBeside(place: string): Promise<GuidePage | undefined> {
+  const page = await guidePage(place);
+  return page && { ...page, html: page.html.replace(/<p><img [^>]*><\/p>/g, '') };
 }
 
 /** A picture by its name; nothing where there is none. */

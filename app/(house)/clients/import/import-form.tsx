@@ -62,8 +62,9 @@ export function ClientImportForm({ workshopId }: ImportFormProps) {
           workshopId={workshopId}
           fields={CLIENT_FIELDS}
           names={NAMES}
-          rows={mapping ? { ...rows, mapping } : rows}
+          rows={rows}
           reading={reading}
+          mapping={mapping}
           onMapping={setMapping}
           words={({ name, contact, address, notes }) => [
             name,

@@ -112,8 +112,9 @@ export function JobImportForm({ workshopId, currency, unit, today }: ImportFormP
           workshopId={workshopId}
           fields={JOB_FIELDS}
           names={NAMES}
-          rows={mapping ? { ...rows, mapping } : rows}
+          rows={rows}
           reading={reading}
+          mapping={mapping}
           onMapping={setMapping}
           words={words}
           path="/jobs/import/file"

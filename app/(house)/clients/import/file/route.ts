@@ -14,7 +14,7 @@ export const POST = longRoute(
   async ({ together }, { text, mapping }, goOn) =>
     wholly(() =>
       together(async ({ clients }): Promise<FormAnswer> => {
-        const known = (await clients.namesForMany()).map(sameName);
+        const known = (await clients.namedForMany()).map(({ name }) => sameName(name));
         const read = readOrUndone(readOrUndone(await parseApart('clients', text, mapping, known)));
         const rows = read.flatMap((each) => (each.state === 'new' ? [each.row] : []));
         await clients.bring(rows, goOn);

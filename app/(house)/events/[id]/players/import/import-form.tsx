@@ -61,8 +61,9 @@ export function PlayerImportForm({
           workshopId={workshopId}
           fields={PLAYER_FIELDS}
           names={NAMES}
-          rows={mapping ? { ...rows, mapping } : rows}
+          rows={rows}
           reading={reading}
+          mapping={mapping}
           onMapping={setMapping}
           words={({ name, contact, orders }) => [
             name,

@@ -33,8 +33,7 @@ export const POST = longRoute(
         const event = await events.get(eventId);
         if (!event || event.removedAt)
           return refused('This event was removed in another tab. Nobody was brought in.');
-        // A second table waits here, and finds who came in with the first.
-        await clients.namesForMany();
+        const known = byName(await clients.namedForMany());
         const here = (await events.players(eventId)).map(({ name }) => sameName(name));
         const asked = { sport: event.sport, unit: workshop.tensionUnit };
         const read = readOrUndone(
@@ -45,7 +44,6 @@ export const POST = longRoute(
           return refused(
             `${rows.length} players are too many at once: at most ${MOST_PLAYERS} in one table. Nobody was brought in.`,
           );
-        const known = byName(await clients.all());
         for (const [i, { name, contact, orders }] of rows.entries()) {
           const [client, ...others] = known.get(sameName(name)) ?? [];
           if (others.length > 0)
