@@ -20,7 +20,11 @@ const LONGEST_PAGE = 6000;
 interface Count {
   readonly passed: number;
   readonly failed: number;
+  /** What failed and why, said once more at the end: a reader may have the last lines only. */
+  readonly why?: readonly string[];
 }
+
+const LONGEST_WHY = 1500;
 
 const bin = (name: string) => join(ROOT, 'node_modules', '.bin', name);
 
@@ -67,7 +71,7 @@ async function check(
     const { ok, text } = await said(command, args);
     if (ok) continue;
     console.log(`${text}\n── ${name}: FAILED in ${seconds(started)}`);
-    return { passed: 0, failed: 1 };
+    return { passed: 0, failed: 1, why: [`${name}: ${text.trim().slice(-LONGEST_WHY)}`] };
   }
   console.log(`── ${name}: passed in ${seconds(started)}`);
   return { passed: 1, failed: 0 };
@@ -78,13 +82,26 @@ async function productionBuild(): Promise<Count> {
   console.log('\n── production build');
   const { good } = await ensureBuild('.next-test');
   console.log(`── production build: ${good ? 'passed' : 'FAILED'} in ${seconds(started)}`);
-  return good ? { passed: 1, failed: 0 } : { passed: 0, failed: 1 };
+  return good ? { passed: 1, failed: 0 } : { passed: 0, failed: 1, why: ['the production build'] };
 }
 
 const unitReport = z.object({
   numPassedTests: z.number(),
   numFailedTests: z.number(),
-  success: z.boolean(),
+  testResults: z.array(
+    z.object({
+      name: z.string(),
+      status: z.string(),
+      message: z.string(),
+      assertionResults: z.array(
+        z.object({
+          fullName: z.string(),
+          status: z.string(),
+          failureMessages: z.array(z.string()).nullish(),
+        }),
+      ),
+    }),
+  ),
 });
 const interfaceReport = z.object({
   stats: z.object({
@@ -121,7 +138,20 @@ async function unitTests(project: 'pure' | 'database', url: string): Promise<Cou
   const counted = report(file, unitReport);
   // A file that could not even be loaded has no tests to count, and is one failure.
   const failed = counted?.numFailedTests ?? 0;
-  return { passed: counted?.numPassedTests ?? 0, failed: ran ? failed : Math.max(1, failed) };
+  const why = counted?.testResults.flatMap(({ name, status, message, assertionResults }) => {
+    const tests = assertionResults.filter((test) => test.status === 'failed');
+    return tests.length === 0 && status === 'failed'
+      ? [`${name}: ${message.slice(0, LONGEST_WHY)}`]
+      : tests.map(
+          (test) =>
+            `${name} › ${test.fullName}: ${(test.failureMessages ?? []).join('\n').slice(0, LONGEST_WHY)}`,
+        );
+  });
+  return {
+    passed: counted?.numPassedTests ?? 0,
+    failed: ran ? failed : Math.max(1, failed),
+    why: why ?? [],
+  };
 }
 
 /** What stood on the page where a test failed: whoever reads this may not have the machine. */
@@ -188,6 +218,7 @@ const [build, database] = await Promise.all([productionBuild(), unitTests('datab
 counts.push(build, database);
 if (build.failed === 0) counts.push(await interfaceTests());
 
+for (const why of counts.flatMap((count) => count.why ?? [])) console.log(`\n── FAILED ${why}`);
 const passed = counts.reduce((sum, count) => sum + count.passed, 0);
 const failed = counts.reduce((sum, count) => sum + count.failed, 0);
 console.log(`\n${passed} passed, ${failed} failed`);
