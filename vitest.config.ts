@@ -2,7 +2,11 @@ import { defineConfig } from 'vitest/config';
 
 const alias = { '@': import.meta.dirname };
 // Generous: a busy machine is no failure, and speed is measured by the bench alone.
-const patience = { testTimeout: 60_000, hookTimeout: 60_000 };
+const patience = {
+  testTimeout: 60_000,
+  hookTimeout: 60_000,
+  expect: { poll: { timeout: 20_000 } },
+};
 
 export default defineConfig({
   test: {

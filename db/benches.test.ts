@@ -153,7 +153,7 @@ describe('what happens in a day', () => {
     await open.db.execute(
       sql`select pg_terminate_backend(pid) from pg_stat_activity where query like 'listen %' and datname = current_database()`,
     );
-    await expect.poll(() => heard, { timeout: 10_000 }).toEqual(['mine', 'mine', 'other', 'other']);
+    await expect.poll(() => heard).toEqual(['mine', 'mine', 'other', 'other']);
     leaveOther();
   });
 });

@@ -29,7 +29,7 @@ it('a part that waits holds a few connections, and the others go on; who waits t
   const stuck = Array.from({ length: 17 }, () => asking('clients'));
   const waits = stuck.map((who) =>
     as(who, async () => {
-      await pages.db.execute(sql`select pg_sleep(3.5)`);
+      await pages.db.execute(sql`select pg_sleep(3.1)`);
       done.push('clients');
     }).catch((error: unknown) => error),
   );
