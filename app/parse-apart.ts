@@ -21,14 +21,16 @@ export type ParsedApart<T> =
 type Given<R extends keyof Parsers> = Parameters<Parsers[R]>;
 type Said<R extends keyof Parsers> = ReturnType<Parsers[R]>;
 
+/** Each reader by what it is given and says, so that the compiler sees that the two belong together. */
+const READERS: { readonly [R in keyof Parsers]: (...given: Given<R>) => Said<R> } = PARSERS;
+
 /** What one of the readers says to a file; or that the file asks too much. */
 export function parseApart<R extends keyof Parsers>(
   reader: R,
   ...given: Given<R>
 ): Promise<ParsedApart<Said<R>>> {
-  const read = PARSERS[reader] as (...args: Given<R>) => Said<R>;
   return given[0].length < LONG_LETTERS
-    ? Promise.resolve({ ok: true, value: read(...given) })
+    ? Promise.resolve({ ok: true, value: READERS[reader](...given) })
     : inTheQueue('read', () => inProcessOfItsOwn({ reader, given }));
 }
 
