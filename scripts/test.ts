@@ -16,6 +16,7 @@ import { deskEnvironment } from './stand-in';
 const INTERFACE_REPORT = join(HOUSE, 'interface-tests.json');
 
 const LONGEST_PAGE = 6000;
+const LONGEST_WHY = 1500;
 
 interface Count {
   readonly passed: number;
@@ -23,8 +24,6 @@ interface Count {
   /** What failed and why, said once more at the end: a reader may have the last lines only. */
   readonly why?: readonly string[];
 }
-
-const LONGEST_WHY = 1500;
 
 const bin = (name: string) => join(ROOT, 'node_modules', '.bin', name);
 
@@ -118,6 +117,20 @@ function report<T>(path: string, schema: z.ZodType<T>): T | undefined {
     : undefined;
 }
 
+/** Each test that failed with its reason, or the file that could not be loaded with its own. */
+const whyOf = ({ testResults }: z.infer<typeof unitReport>): readonly string[] =>
+  testResults
+    .filter(({ status }) => status === 'failed')
+    .flatMap(({ name, message, assertionResults }) => {
+      const failed = assertionResults.filter((test) => test.status === 'failed');
+      return failed.length === 0
+        ? [`${name}: ${message.slice(0, LONGEST_WHY)}`]
+        : failed.map(
+            ({ fullName, failureMessages }) =>
+              `${name} › ${fullName}: ${failureMessages?.join('\n').slice(0, LONGEST_WHY)}`,
+          );
+    });
+
 async function unitTests(project: 'pure' | 'database', url: string): Promise<Count> {
   const started = Date.now();
   const file = join(HOUSE, `unit-tests-${project}.json`);
@@ -138,19 +151,11 @@ async function unitTests(project: 'pure' | 'database', url: string): Promise<Cou
   const counted = report(file, unitReport);
   // A file that could not even be loaded has no tests to count, and is one failure.
   const failed = counted?.numFailedTests ?? 0;
-  const why = counted?.testResults.flatMap(({ name, status, message, assertionResults }) => {
-    const tests = assertionResults.filter((test) => test.status === 'failed');
-    return tests.length === 0 && status === 'failed'
-      ? [`${name}: ${message.slice(0, LONGEST_WHY)}`]
-      : tests.map(
-          (test) =>
-            `${name} › ${test.fullName}: ${(test.failureMessages ?? []).join('\n').slice(0, LONGEST_WHY)}`,
-        );
-  });
+  const why = counted ? whyOf(counted) : [];
   return {
     passed: counted?.numPassedTests ?? 0,
     failed: ran ? failed : Math.max(1, failed),
-    why: why ?? [],
+    why: ran || why.length > 0 ? why : [`unit tests, ${project}: see above`],
   };
 }
 
@@ -204,12 +209,12 @@ const counts: Count[] = await Promise.all([
   check('format', [bin('prettier'), '--check', '--log-level=warn', '.']),
   check('lint', [bin('eslint'), '.', '--max-warnings', '0']),
   check('exports', [bin('knip')]),
-  // Anew each time: what an earlier pass remembers has hidden an error that a fresh clone met.
+  // Neither is incremental: what an earlier pass remembered has hidden an error that a fresh clone met.
   check(
     'types',
     [bin('next'), 'typegen'],
-    [bin('tsc'), '--noEmit', '--incremental', 'false'],
-    [bin('tsc'), '--noEmit', '--incremental', 'false', '-p', 'core/tsconfig.json'],
+    [bin('tsc'), '--noEmit'],
+    [bin('tsc'), '--noEmit', '-p', 'core/tsconfig.json'],
   ),
 ]);
 const url = await testDatabase('unit tests');
